@@ -1,0 +1,33 @@
+package pentacell.core.cell;
+
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/// The size of a cylindrical can.
+///
+/// @param code the five-digit code: two digits of diameter in mm, three of length in tenths of mm
+///   (common practice)
+/// @param diameterMillimetres outer diameter of the can in mm
+/// @param lengthMillimetres overall length in mm
+public record CellFormat(String code, double diameterMillimetres, double lengthMillimetres) {
+    private static final Pattern CODE = Pattern.compile("(\\d{2})(\\d{3})");
+
+    public CellFormat {
+        if (!(diameterMillimetres > 0 && lengthMillimetres > diameterMillimetres))
+            throw new IllegalArgumentException(
+                    "a can is longer than it is wide, was %s × %s mm"
+                            .formatted(diameterMillimetres, lengthMillimetres));
+    }
+
+    /// Reads a code such as `18650` (18 mm × 65.0 mm); empty when it is none.
+    public static Optional<CellFormat> parse(String code) {
+        Matcher matcher = CODE.matcher(code.strip());
+        if (!matcher.matches()) return Optional.empty();
+        double diameter = Integer.parseInt(matcher.group(1));
+        double length = Integer.parseInt(matcher.group(2)) / 10.0;
+        return diameter > 0 && length > diameter
+                ? Optional.of(new CellFormat(code.strip(), diameter, length))
+                : Optional.empty();
+    }
+}

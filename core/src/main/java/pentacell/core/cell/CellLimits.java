@@ -1,0 +1,31 @@
+package pentacell.core.cell;
+
+/// What a model of cell may be charged and discharged with.
+///
+/// @param chargeVolts highest charging voltage in V
+/// @param endVolts lowest discharge voltage in V
+/// @param chargeAmps highest charging current in A
+/// @param dischargeAmps highest continuous discharge current in A
+public record CellLimits(
+        double chargeVolts, double endVolts, double chargeAmps, double dischargeAmps) {
+    public CellLimits {
+        if (!(endVolts > 0 && chargeVolts > endVolts && chargeVolts < 5))
+            throw new IllegalArgumentException(
+                    "voltage limits must be 0 < end < charge < 5 V, were end %s, charge %s"
+                            .formatted(endVolts, chargeVolts));
+        if (!(chargeAmps > 0 && chargeAmps < 1000 && dischargeAmps > 0 && dischargeAmps < 1000))
+            throw new IllegalArgumentException(
+                    "current limits must be above 0 and under 1000 A, were charge %s, discharge %s"
+                            .formatted(chargeAmps, dischargeAmps));
+    }
+
+    /// Careful limits for a salvaged cell: its chemistry's voltages, charge at 0.5 C and discharge
+    /// at 1 C (common practice).
+    public static CellLimits careful(Chemistry chemistry, double ratedMilliampHours) {
+        return new CellLimits(
+                chemistry.chargeLimitVolts(),
+                chemistry.endVolts(),
+                ratedMilliampHours / 2000,
+                ratedMilliampHours / 1000);
+    }
+}

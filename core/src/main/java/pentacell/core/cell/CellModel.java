@@ -1,0 +1,31 @@
+package pentacell.core.cell;
+
+/// A model of cell as its data sheet describes it new.
+///
+/// @param name maker and type as printed on the sleeve
+/// @param format size of the can
+/// @param chemistry chemistry family
+/// @param ratedMinimumMilliampHours least capacity new, in mAh; the one that health is measured
+///   against
+/// @param ratedNominalMilliampHours typical capacity new, in mAh
+/// @param limits what the model may be charged and discharged with
+public record CellModel(
+        String name,
+        CellFormat format,
+        Chemistry chemistry,
+        double ratedMinimumMilliampHours,
+        double ratedNominalMilliampHours,
+        CellLimits limits) {
+    public CellModel {
+        if (name.isBlank()) throw new IllegalArgumentException("a cell model needs a name");
+        if (!(ratedMinimumMilliampHours > 0 && ratedMinimumMilliampHours < 100_000))
+            throw new IllegalArgumentException(
+                    "rated minimum must be above 0 and under 100000 mAh, was "
+                            + ratedMinimumMilliampHours);
+        if (!(ratedNominalMilliampHours >= ratedMinimumMilliampHours
+                && ratedNominalMilliampHours < 100_000))
+            throw new IllegalArgumentException(
+                    "rated nominal must be at least the minimum and under 100000 mAh, was "
+                            + ratedNominalMilliampHours);
+    }
+}

@@ -1,0 +1,53 @@
+package pentacell.core.cell;
+
+import java.util.Locale;
+import java.util.Optional;
+
+/// The two families of cylindrical cells in this trade; cells of different families never share a
+/// pack.
+public enum Chemistry {
+    /// Nickel and cobalt oxides, the 4.2 V class.
+    NMC("4.2 V class", 4.20, 2.5),
+    /// Iron phosphate, the 3.2 V class.
+    LFP("LFP, 3.2 V class", 3.65, 2.0);
+
+    private final String words;
+    private final double chargeLimitVolts;
+    private final double endVolts;
+
+    Chemistry(String words, double chargeLimitVolts, double endVolts) {
+        this.words = words;
+        this.chargeLimitVolts = chargeLimitVolts;
+        this.endVolts = endVolts;
+    }
+
+    /// The code used in files: `nmc` or `lfp`.
+    public String code() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /// The chemistry in words.
+    public String words() {
+        return words;
+    }
+
+    /// Highest charging voltage of a cell, in V (common practice).
+    public double chargeLimitVolts() {
+        return chargeLimitVolts;
+    }
+
+    /// Lowest discharge voltage of a cell, in V (common practice).
+    public double endVolts() {
+        return endVolts;
+    }
+
+    /// Reads a code or usual name of a chemistry.
+    public static Optional<Chemistry> parse(String text) {
+        return switch (text.strip().toLowerCase(Locale.ROOT)) {
+            case "nmc", "nca", "lco", "nmc/nca", "li-ion", "li_ion", "liion", "inr", "icr", "ncr" ->
+                    Optional.of(NMC);
+            case "lfp", "lifepo4", "ifr" -> Optional.of(LFP);
+            default -> Optional.empty();
+        };
+    }
+}

@@ -1,0 +1,82 @@
+package pentacell.core.fact;
+
+import java.util.Optional;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.Place;
+
+/// What can be logged of a cell.
+public sealed interface CellFact extends Fact.OfCell {
+
+    /// A cell got its identity.
+    ///
+    /// @param donor code of the donor, empty when not known
+    /// @param model name of the model, empty when not known
+    record CellNamed(CellId cell, Optional<String> donor, Optional<String> model)
+            implements CellFact {}
+
+    /// A cell was laid in a place.
+    record CellPlaced(CellId cell, Place place) implements CellFact {}
+
+    /// The resting voltage of a cell was read.
+    ///
+    /// @param volts in V, −10 to 10: a reversed reading is a fact as well
+    record VoltageRead(CellId cell, double volts) implements CellFact {
+        public VoltageRead {
+            if (!(volts >= -10 && volts <= 10))
+                throw new IllegalArgumentException("a cell reads −10 to 10 V, was " + volts);
+        }
+    }
+
+    /// The internal resistance of a cell was read.
+    ///
+    /// @param milliohms in mΩ, above 0 and at most 10000
+    /// @param method how it was read; values of different methods are never compared
+    record ResistanceRead(CellId cell, double milliohms, ResistanceMethod method)
+            implements CellFact {
+        public ResistanceRead {
+            if (!(milliohms > 0 && milliohms <= 10_000))
+                throw new IllegalArgumentException(
+                        "a resistance is above 0 and at most 10000 mΩ, was " + milliohms);
+        }
+    }
+
+    /// The discharge capacity of a cell was measured.
+    ///
+    /// @param milliampHours in mAh, above 0 and at most 100000
+    /// @param conditions what makes it comparable
+    record CapacityMeasured(CellId cell, double milliampHours, TestConditions conditions)
+            implements CellFact {
+        public CapacityMeasured {
+            if (!(milliampHours > 0 && milliampHours <= 100_000))
+                throw new IllegalArgumentException(
+                        "a capacity is above 0 and at most 100000 mAh, was " + milliampHours);
+        }
+    }
+
+    /// Something else was noticed.
+    record CellNoted(CellId cell, String note) implements CellFact {}
+
+    /// A person decided otherwise than the program's judgement.
+    ///
+    /// @param decision what was decided
+    /// @param reason why, in the person's words
+    record CellDecided(CellId cell, Decision decision, String reason) implements CellFact {}
+
+    /// What a person can decide about a cell.
+    enum Decision {
+        /// Use it, whatever the figures say.
+        USE,
+        /// Do not use it, whatever the figures say.
+        OUT,
+        /// Go by the figures again.
+        BY_FIGURES
+    }
+
+    /// How a resistance was read.
+    enum ResistanceMethod {
+        /// Four-wire meter at 1 kHz.
+        AC_1_KHZ,
+        /// Step of direct current.
+        DC
+    }
+}

@@ -1,0 +1,25 @@
+package pentacell.core.fact;
+
+import java.util.OptionalDouble;
+
+/// What a capacity was measured with; a number without it is not comparable.
+///
+/// @param chargeEndVolts voltage the charge ended at, in V
+/// @param dischargeAmps discharge current in A
+/// @param endVolts voltage the discharge ended at, in V
+public record TestConditions(
+        OptionalDouble chargeEndVolts, OptionalDouble dischargeAmps, OptionalDouble endVolts) {
+    /// Nothing was written down.
+    public static final TestConditions NOT_STATED =
+            new TestConditions(
+                    OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
+
+    /// The usual bench run: discharge at the given current to the given voltage, from a full charge
+    /// of 4.2 V.
+    public static TestConditions of(double chargeEndVolts, double dischargeAmps, double endVolts) {
+        return new TestConditions(
+                OptionalDouble.of(chargeEndVolts),
+                OptionalDouble.of(dischargeAmps),
+                OptionalDouble.of(endVolts));
+    }
+}

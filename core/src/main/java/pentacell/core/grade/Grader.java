@@ -1,0 +1,95 @@
+package pentacell.core.grade;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.CellFact.Decision;
+import pentacell.core.intake.BandPolicy;
+import pentacell.core.intake.IntakeVerdict;
+import pentacell.core.intake.OddValues;
+import pentacell.core.intake.Triage;
+import pentacell.core.judgement.Judged;
+import pentacell.core.judgement.Reason;
+import pentacell.core.judgement.Rule;
+
+/// Judges how a cell stands: a decision by hand first, then first voltage, then capacity against
+/// rating.
+public final class Grader {
+    private Grader() {}
+
+    /// State of health: measured ÷ rated minimum capacity, as a share; empty until both are known.
+    public static OptionalDouble soh(Cell cell, Optional<CellModel> model) {
+        return cell.milliampHours().isPresent() && model.isPresent()
+                ? OptionalDouble.of(
+                        cell.milliampHours().getAsDouble()
+                                / model.get().ratedMinimumMilliampHours())
+                : OptionalDouble.empty();
+    }
+
+    /// The verdict by first voltage, empty until one was read.
+    public static Optional<Judged<IntakeVerdict>> firstLook(Cell cell, Optional<CellModel> model) {
+        if (cell.firstVolts().isEmpty()) return Optional.empty();
+        BandPolicy policy = BandPolicy.usual(model.map(CellModel::chemistry).orElse(Chemistry.NMC));
+        return Optional.of(Triage.judge(cell.firstVolts().getAsDouble(), policy));
+    }
+
+    /// Judges a cell by everything known of it.
+    public static Judged<Standing> judge(Cell cell, Optional<CellModel> model, GradePolicy policy) {
+        List<Reason> reasons = new ArrayList<>();
+        Standing byFigures = byFigures(cell, model, policy, reasons);
+        if (cell.decision().isEmpty()) return new Judged<>(byFigures, reasons);
+        reasons.add(0, Reason.noted(Rule.DECIDED_BY_HAND, cell.decision().get().reason()));
+        boolean out = cell.decision().get().decision() == Decision.OUT;
+        return new Judged<>(out ? Standing.OUT : Standing.FIT, reasons);
+    }
+
+    private static Standing byFigures(
+            Cell cell, Optional<CellModel> model, GradePolicy policy, List<Reason> reasons) {
+        Optional<Judged<IntakeVerdict>> firstLook = firstLook(cell, model);
+        firstLook.ifPresent(judged -> reasons.addAll(judged.reasons()));
+        if (firstLook.isPresent() && !firstLook.get().verdict().goesOn()) return Standing.OUT;
+
+        remarkOnResistance(cell, policy, reasons);
+        if (cell.milliampHours().isEmpty()) {
+            reasons.add(
+                    0, Reason.noted(firstLook.isEmpty() ? Rule.NO_VOLTAGE : Rule.NO_CAPACITY, ""));
+            return firstLook.isEmpty() ? Standing.UNKNOWN : Standing.UNDER_TEST;
+        }
+        OptionalDouble soh = soh(cell, model);
+        if (soh.isEmpty()) {
+            reasons.add(0, Reason.noted(Rule.NO_MODEL, ""));
+            return Standing.UNKNOWN;
+        }
+        double percent = 100 * soh.getAsDouble();
+        double limit = 100 * policy.minSohShare();
+        if (percent < limit) {
+            reasons.add(0, Reason.of(Rule.SOH_UNDER_LIMIT, percent, limit));
+            return Standing.OUT;
+        }
+        reasons.add(0, Reason.of(Rule.SOH_OVER_LIMIT, percent, limit));
+        if (soh.getAsDouble() > OddValues.OVER_RATING_SHARE)
+            reasons.add(
+                    Reason.of(
+                            Rule.CAPACITY_OVER_RATING, percent, 100 * OddValues.OVER_RATING_SHARE));
+        boolean rescued =
+                firstLook.isPresent()
+                        && firstLook.get().verdict() == IntakeVerdict.SLOW_CHARGE_WATCHED;
+        if (rescued)
+            reasons.add(
+                    Reason.of(
+                            Rule.WAS_DEEPLY_DISCHARGED,
+                            cell.firstVolts().orElse(Double.NaN),
+                            model.map(CellModel::chemistry).orElse(Chemistry.NMC).endVolts()));
+        return rescued ? Standing.RESCUED : Standing.FIT;
+    }
+
+    private static void remarkOnResistance(Cell cell, GradePolicy policy, List<Reason> reasons) {
+        double milliohms = cell.milliohms().orElse(Double.NaN);
+        if (milliohms > policy.poorMilliohms())
+            reasons.add(Reason.of(Rule.RESISTANCE_HIGH, milliohms, policy.poorMilliohms()));
+    }
+}

@@ -1,0 +1,21 @@
+package pentacell.core.intake;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellModel;
+
+/// What the quick line needs to know of the workshop to see that a value is odd.
+public interface BenchContext {
+    /// The cell that a line without an id is about.
+    Optional<CellId> cellInHand();
+
+    /// Whether the cell was logged before.
+    boolean isKnown(CellId cell);
+
+    /// The model of a cell, known already or to be expected from its donor.
+    Optional<CellModel> modelOf(CellId cell);
+
+    /// The last capacity of a cell in mAh.
+    OptionalDouble lastMilliampHours(CellId cell);
+}

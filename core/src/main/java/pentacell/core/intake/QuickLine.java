@@ -1,0 +1,228 @@
+package pentacell.core.intake;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import pentacell.core.cell.CellId;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.CellFact.CapacityMeasured;
+import pentacell.core.fact.CellFact.CellNoted;
+import pentacell.core.fact.CellFact.ResistanceMethod;
+import pentacell.core.fact.CellFact.ResistanceRead;
+import pentacell.core.fact.CellFact.VoltageRead;
+import pentacell.core.fact.TestConditions;
+import pentacell.core.intake.QuickToken.Kind;
+import pentacell.core.judgement.Reason;
+import pentacell.core.judgement.Rule;
+import pentacell.core.unit.NumberText;
+import pentacell.core.unit.Quantity;
+
+/// A line as written on a can: `HB03-07 3.68 56 2143`, with or without units, point or comma; a
+/// note after `"`.
+///
+/// A bare number is taken by its size, which for single cells leaves no doubt: under 6 a voltage in
+/// V, from 6 to under 400 a resistance in mΩ, from 400 a capacity in mAh.
+///
+/// @param tokens the pieces in the order typed
+/// @param cell the cell it is about: named in the line, else the one in hand
+public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
+    static final double VOLTAGE_BELOW = 6;
+    static final double RESISTANCE_BELOW = 400;
+
+    private static final Pattern WITH_UNIT =
+            Pattern.compile(
+                    "([+\\-−]?[\\d.,]+)(v|mv|m|mr|mohm|mω|mΩ|ohm|r|mah|ah)",
+                    Pattern.CASE_INSENSITIVE);
+
+    public QuickLine {
+        tokens = List.copyOf(tokens);
+    }
+
+    /// Reads a line; never fails, what is not understood becomes a token that says why.
+    public static QuickLine read(String text, BenchContext bench) {
+        List<QuickToken> raw = tokens(text, bench);
+        Optional<CellId> named =
+                raw.stream()
+                        .filter(token -> token.kind() == Kind.CELL)
+                        .map(token -> new CellId(token.text()))
+                        .findFirst();
+        Optional<CellId> cell = named.or(bench::cellInHand);
+        List<QuickToken> checked = new ArrayList<>();
+        Set<Kind> seen = EnumSet.noneOf(Kind.class);
+        for (QuickToken token : raw) {
+            boolean again = token.kind() != Kind.NOT_UNDERSTOOD && !seen.add(token.kind());
+            if (again)
+                checked.add(
+                        refused(
+                                token.text(),
+                                new Reason(
+                                        Rule.READ_TWICE, Double.NaN, Double.NaN, wordFor(token))));
+            else checked.add(oddity(token, cell, bench).map(token::odd).orElse(token));
+        }
+        return new QuickLine(checked, cell);
+    }
+
+    private static String wordFor(QuickToken token) {
+        return switch (token.kind()) {
+            case CELL -> "A cell id";
+            case VOLTAGE -> "A voltage";
+            case RESISTANCE -> "A resistance";
+            case CAPACITY -> "A capacity";
+            case NOTE, NOT_UNDERSTOOD -> "A note";
+        };
+    }
+
+    /// Whether Enter can log it: a cell, something to log, and nothing that was not understood.
+    public boolean isComplete() {
+        return cell.isPresent()
+                && !tokens.isEmpty()
+                && tokens.stream().noneMatch(token -> token.kind() == Kind.NOT_UNDERSTOOD);
+    }
+
+    /// The readings and notes in the line as facts of its cell.
+    public List<CellFact> readings() {
+        List<CellFact> facts = new ArrayList<>();
+        cell.ifPresent(id -> {
+            for (QuickToken token : tokens) {
+                switch (token.kind()) {
+                    case VOLTAGE -> facts.add(new VoltageRead(id, token.value()));
+                    case RESISTANCE ->
+                            facts.add(
+                                    new ResistanceRead(
+                                            id, token.value(), ResistanceMethod.AC_1_KHZ));
+                    case CAPACITY ->
+                            facts.add(
+                                    new CapacityMeasured(
+                                            id, token.value(), TestConditions.NOT_STATED));
+                    case NOTE -> facts.add(new CellNoted(id, token.text()));
+                    case CELL, NOT_UNDERSTOOD -> {}
+                }
+            }
+        });
+        return facts;
+    }
+
+    private static List<QuickToken> tokens(String text, BenchContext bench) {
+        List<QuickToken> tokens = new ArrayList<>();
+        int quote = text.indexOf('"');
+        String values = quote < 0 ? text : text.substring(0, quote);
+        String[] words = values.strip().split("[\\s;]+");
+        for (String word : words) {
+            if (word.isEmpty()) continue;
+            tokens.add(tokens.isEmpty() ? firstToken(word, bench) : valueToken(word));
+        }
+        if (quote >= 0) {
+            String note = text.substring(quote + 1).replace('"', ' ').strip();
+            if (!note.isEmpty())
+                tokens.add(new QuickToken(note, Kind.NOTE, Double.NaN, Optional.empty()));
+        }
+        return tokens;
+    }
+
+    private static QuickToken firstToken(String word, BenchContext bench) {
+        boolean isId = CellId.problem(word).isEmpty();
+        boolean looksLikeId = Character.isLetter(word.codePointAt(0)) || word.indexOf('-') > 0;
+        if (isId && (looksLikeId || bench.isKnown(new CellId(word))))
+            return new QuickToken(word, Kind.CELL, Double.NaN, Optional.empty());
+        if (looksLikeId)
+            return refused(
+                    word, "\"" + word + "\" as a cell id " + CellId.problem(word).orElse("") + ".");
+        return valueToken(word);
+    }
+
+    private static QuickToken valueToken(String word) {
+        Matcher matcher = WITH_UNIT.matcher(word);
+        String digits = matcher.matches() ? matcher.group(1) : word;
+        OptionalDouble number = NumberText.parse(digits);
+        if (number.isEmpty())
+            return refused(
+                    word,
+                    "\""
+                            + word
+                            + "\" "
+                            + NumberText.whyNot(digits)
+                            + "; expected V, mΩ or mAh, a note begins with \".");
+        return matcher.matches()
+                ? withUnit(word, number.getAsDouble(), matcher.group(2).toLowerCase(Locale.ROOT))
+                : bare(word, number.getAsDouble());
+    }
+
+    private static QuickToken withUnit(String word, double number, String unit) {
+        return switch (unit) {
+            case "v" -> value(word, Kind.VOLTAGE, number);
+            case "mv" -> value(word, Kind.VOLTAGE, number / 1000);
+            case "ohm", "r" -> value(word, Kind.RESISTANCE, number * 1000);
+            case "mah" -> value(word, Kind.CAPACITY, number);
+            case "ah" -> value(word, Kind.CAPACITY, number * 1000);
+            default -> value(word, Kind.RESISTANCE, number);
+        };
+    }
+
+    private static QuickToken bare(String word, double number) {
+        if (number < VOLTAGE_BELOW) return value(word, Kind.VOLTAGE, number);
+        return value(word, number < RESISTANCE_BELOW ? Kind.RESISTANCE : Kind.CAPACITY, number);
+    }
+
+    private static QuickToken value(String word, Kind kind, double value) {
+        String problem =
+                switch (kind) {
+                    case VOLTAGE -> value >= -10 && value <= 10 ? "" : "a cell reads −10 to 10 V";
+                    case RESISTANCE ->
+                            value > 0 && value <= 10_000
+                                    ? ""
+                                    : "a resistance is above 0 and at most 10000 mΩ";
+                    case CAPACITY ->
+                            value > 0 && value <= 100_000
+                                    ? ""
+                                    : "a capacity is above 0 and at most 100000 mAh";
+                    case CELL, NOTE, NOT_UNDERSTOOD -> "";
+                };
+        return problem.isEmpty()
+                ? new QuickToken(word, kind, value, Optional.empty())
+                : refused(word, "\"" + word + "\" cannot be: " + problem + ".");
+    }
+
+    private static QuickToken refused(String word, String why) {
+        return refused(word, Reason.noted(Rule.NOT_UNDERSTOOD, why));
+    }
+
+    private static QuickToken refused(String word, Reason why) {
+        return new QuickToken(word, Kind.NOT_UNDERSTOOD, Double.NaN, Optional.of(why));
+    }
+
+    private static Optional<Reason> oddity(
+            QuickToken token, Optional<CellId> cell, BenchContext bench) {
+        return switch (token.kind()) {
+            case VOLTAGE -> OddValues.voltage(token.value(), cell.flatMap(bench::modelOf));
+            case RESISTANCE -> OddValues.resistance(token.value());
+            case CAPACITY ->
+                    OddValues.capacity(
+                            token.value(),
+                            cell.flatMap(bench::modelOf),
+                            cell.map(bench::lastMilliampHours).orElse(OptionalDouble.empty()));
+            case CELL ->
+                    cell.filter(id -> !bench.isKnown(id))
+                            .map(id ->
+                                    Reason.noted(
+                                            Rule.CELL_IS_NEW,
+                                            bench.modelOf(id)
+                                                    .map(model ->
+                                                            ", "
+                                                                    + model.name()
+                                                                    + " "
+                                                                    + rating(model))
+                                                    .orElse(", model not known")));
+            case NOTE, NOT_UNDERSTOOD -> token.oddity();
+        };
+    }
+
+    private static String rating(pentacell.core.cell.CellModel model) {
+        return Quantity.CAPACITY.text(model.ratedMinimumMilliampHours());
+    }
+}

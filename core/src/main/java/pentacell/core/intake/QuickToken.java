@@ -1,0 +1,38 @@
+package pentacell.core.intake;
+
+import java.util.Optional;
+import pentacell.core.judgement.Reason;
+import pentacell.core.unit.Quantity;
+
+/// A piece of a quick line as it was understood.
+///
+/// @param text as typed
+/// @param kind what it will be logged as
+/// @param value its number in V, mΩ or mAh; NaN for an id, a note or what was not understood
+/// @param oddity what is odd about it, if anything
+public record QuickToken(String text, Kind kind, double value, Optional<Reason> oddity) {
+    /// What a token is logged as.
+    public enum Kind {
+        CELL,
+        VOLTAGE,
+        RESISTANCE,
+        CAPACITY,
+        NOTE,
+        /// Stands in the way of logging the line.
+        NOT_UNDERSTOOD
+    }
+
+    /// The token as its chip shows it.
+    public String chip() {
+        return switch (kind) {
+            case VOLTAGE -> Quantity.VOLTAGE.text(value);
+            case RESISTANCE -> Quantity.RESISTANCE.text(value);
+            case CAPACITY -> Quantity.CAPACITY.text(value);
+            case CELL, NOTE, NOT_UNDERSTOOD -> text;
+        };
+    }
+
+    QuickToken odd(Reason reason) {
+        return new QuickToken(text, kind, value, Optional.of(reason));
+    }
+}

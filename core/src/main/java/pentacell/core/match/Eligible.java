@@ -1,0 +1,219 @@
+package pentacell.core.match;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.match.MatchOutcome.Infeasible;
+import pentacell.core.match.MatchOutcome.Limit;
+import pentacell.core.unit.Quantity;
+
+/// Which candidates the rules admit, and when they are too few, which limit stands in the way and
+/// what would do.
+final class Eligible {
+    private final MatchRules rules;
+    private final List<Candidate> ofChemistry;
+
+    private Eligible(List<Candidate> candidates, MatchRules rules) {
+        this.rules = rules;
+        Optional<Chemistry> chemistry = rules.chemistry().or(() -> mostCommon(candidates));
+        // a cell of unknown chemistry goes with the others only when none of them is known
+        ofChemistry =
+                candidates.stream().filter(cell -> cell.chemistry().equals(chemistry)).toList();
+    }
+
+    /// The admitted cells, or what stands in the way.
+    static EitherWay of(List<Candidate> candidates, MatchRules rules, Map<CellId, Integer> locks) {
+        Eligible eligible = new Eligible(candidates, rules);
+        List<Candidate> admitted =
+                eligible.ofChemistry.stream()
+                        .filter(eligible::irAdmits)
+                        .filter(cell -> eligible.sohAdmits(cell, rules.minSohShare()))
+                        .toList();
+        Optional<Infeasible> obstacle =
+                eligible.lockObstacle(admitted, locks).or(() -> eligible.countObstacle(admitted));
+        return new EitherWay(admitted, obstacle);
+    }
+
+    /// @param cells admitted cells
+    /// @param obstacle why no match can be made of them, if so
+    record EitherWay(List<Candidate> cells, Optional<Infeasible> obstacle) {}
+
+    private static Optional<Chemistry> mostCommon(List<Candidate> candidates) {
+        Map<Chemistry, Long> counts =
+                candidates.stream()
+                        .flatMap(cell -> cell.chemistry().stream())
+                        .collect(
+                                Collectors.groupingBy(
+                                        known -> known,
+                                        () -> new EnumMap<>(Chemistry.class),
+                                        Collectors.counting()));
+        long most = counts.values().stream().mapToLong(Long::longValue).max().orElse(0);
+        return counts.keySet().stream()
+                .filter(known -> counts.getOrDefault(known, 0L) == most)
+                .findFirst();
+    }
+
+    private boolean irAdmits(Candidate cell) {
+        if (cell.milliohms().isEmpty())
+            return rules.maxMilliohms().isEmpty() && rules.maxIrSpreadMilliohms().isEmpty();
+        return cell.milliohms().getAsDouble()
+                <= rules.maxMilliohms().orElse(Double.POSITIVE_INFINITY);
+    }
+
+    private boolean sohAdmits(Candidate cell, double share) {
+        return share == 0 || cell.soh().orElse(Double.NEGATIVE_INFINITY) >= share;
+    }
+
+    private Optional<Infeasible> lockObstacle(
+            List<Candidate> admitted, Map<CellId, Integer> locks) {
+        Set<CellId> known = new HashSet<>();
+        admitted.forEach(cell -> known.add(cell.id()));
+        Map<Integer, Integer> perGroup = new HashMap<>();
+        for (Map.Entry<CellId, Integer> lock : locks.entrySet()) {
+            int group = lock.getValue();
+            if (!known.contains(lock.getKey()))
+                return locksFail(
+                        lock.getKey()
+                                + " is locked to group "
+                                + (group + 1)
+                                + " but is not among the usable cells");
+            if (group < 0 || group >= rules.series())
+                return locksFail(
+                        lock.getKey()
+                                + " is locked to group "
+                                + (group + 1)
+                                + ", the pack has "
+                                + rules.series());
+            if (perGroup.merge(group, 1, Integer::sum) > rules.groupSizes().get(group))
+                return locksFail(
+                        "more cells are locked to group "
+                                + (group + 1)
+                                + " than the "
+                                + rules.groupSizes().get(group)
+                                + " it holds");
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Infeasible> locksFail(String sentence) {
+        return Optional.of(new Infeasible(Limit.LOCKS, sentence, OptionalDouble.empty()));
+    }
+
+    private Optional<Infeasible> countObstacle(List<Candidate> admitted) {
+        int needed = rules.cellsNeeded();
+        if (admitted.size() > needed && rules.selection() == Selection.ALL)
+            return Optional.of(
+                    new Infeasible(
+                            Limit.CELLS,
+                            "%s takes %d cells and \"all\" must use every one of the %d usable: choose strongest or tightest to leave %d out"
+                                    .formatted(
+                                            rules.arrangement(),
+                                            needed,
+                                            admitted.size(),
+                                            admitted.size() - needed),
+                            parallelThatWorks(admitted.size(), true)));
+        if (admitted.size() >= needed) return Optional.empty();
+        return sohObstacle().or(this::irObstacle).or(() -> Optional.of(tooFew(admitted.size())));
+    }
+
+    private Optional<Infeasible> sohObstacle() {
+        if (rules.minSohShare() == 0) return Optional.empty();
+        OptionalDouble nearest =
+                nth(
+                        this::irAdmits,
+                        Comparator.comparingDouble((Candidate cell) -> -cell.soh().orElse(-1)),
+                        cell -> cell.soh());
+        return nearest.isEmpty()
+                ? Optional.empty()
+                : Optional.of(sohInfeasible(nearest.getAsDouble()));
+    }
+
+    private Infeasible sohInfeasible(double nearestShare) {
+        // rounded down, so that the value named does admit the cell it is taken from
+        double percent = Math.floor(1000 * nearestShare) / 10;
+        return new Infeasible(
+                Limit.MIN_SOH,
+                "with a least state of health of %s there are fewer cells than the %d that %s needs; %s works"
+                        .formatted(
+                                Quantity.PERCENT.text(100 * rules.minSohShare()),
+                                rules.cellsNeeded(),
+                                rules.arrangement(),
+                                Quantity.PERCENT.text(percent)),
+                OptionalDouble.of(percent));
+    }
+
+    private Optional<Infeasible> irObstacle() {
+        if (rules.maxMilliohms().isEmpty()) return Optional.empty();
+        OptionalDouble nearest =
+                nth(
+                        cell ->
+                                cell.milliohms().isPresent()
+                                        && sohAdmits(cell, rules.minSohShare()),
+                        Comparator.comparingDouble(cell -> cell.milliohms().orElseThrow()),
+                        Candidate::milliohms);
+        if (nearest.isEmpty()) return Optional.empty();
+        double milliohms = Math.ceil(10 * nearest.getAsDouble()) / 10;
+        return Optional.of(
+                new Infeasible(
+                        Limit.MAX_IR,
+                        "with IR up to %s there are fewer cells than the %d that %s needs; %s works"
+                                .formatted(
+                                        Quantity.RESISTANCE.text(
+                                                rules.maxMilliohms().getAsDouble()),
+                                        rules.cellsNeeded(),
+                                        rules.arrangement(),
+                                        Quantity.RESISTANCE.text(milliohms)),
+                        OptionalDouble.of(milliohms)));
+    }
+
+    /// The figure of the last cell needed, when cells that pass a test are put in order.
+    private OptionalDouble nth(
+            Predicate<Candidate> test,
+            Comparator<Candidate> order,
+            java.util.function.Function<Candidate, OptionalDouble> figure) {
+        List<Candidate> passing = new ArrayList<>(ofChemistry.stream().filter(test).toList());
+        if (passing.size() < rules.cellsNeeded()) return OptionalDouble.empty();
+        passing.sort(order);
+        return figure.apply(passing.get(rules.cellsNeeded() - 1));
+    }
+
+    private Infeasible tooFew(int usable) {
+        OptionalDouble parallel = parallelThatWorks(usable, false);
+        return new Infeasible(
+                Limit.CELLS,
+                "%s needs %d cells, %d are usable%s"
+                        .formatted(
+                                rules.arrangement(),
+                                rules.cellsNeeded(),
+                                usable,
+                                parallel.isPresent()
+                                        ? "; %dS%dP works"
+                                                .formatted(
+                                                        rules.series(),
+                                                        (int) parallel.getAsDouble())
+                                        : ""),
+                parallel);
+    }
+
+    private OptionalDouble parallelThatWorks(int usable, boolean exactly) {
+        int[] sizes = rules.groupSizes().stream().mapToInt(Integer::intValue).distinct().toArray();
+        int parallel = usable / rules.series();
+        boolean works =
+                sizes.length == 1 && parallel > 0 && (!exactly || usable % rules.series() == 0);
+        return works && !Arrays.equals(sizes, new int[] {parallel})
+                ? OptionalDouble.of(parallel)
+                : OptionalDouble.empty();
+    }
+}

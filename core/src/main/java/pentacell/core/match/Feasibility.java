@@ -1,0 +1,152 @@
+package pentacell.core.match;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.SplittableRandom;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
+import pentacell.core.cell.CellId;
+import pentacell.core.match.MatchOutcome.Infeasible;
+import pentacell.core.match.MatchOutcome.Limit;
+import pentacell.core.unit.Quantity;
+
+/// Finds first groupings that keep every limit; when there are none, the limit at fault and the
+/// nearest value that works.
+final class Feasibility {
+    private final List<Candidate> cells;
+    private final MatchRules rules;
+    private final Map<CellId, Integer> locks;
+    private final long seed;
+
+    Feasibility(List<Candidate> cells, MatchRules rules, Map<CellId, Integer> locks, long seed) {
+        this.cells = cells;
+        this.rules = rules;
+        this.locks = locks;
+        this.seed = seed;
+    }
+
+    /// Groupings that keep the limits; empty when none was found.
+    List<Grouping> starts() {
+        return starts(rules);
+    }
+
+    private List<Grouping> starts(MatchRules tried) {
+        Lot lot = new Lot(cells, tried, locks);
+        List<Grouping> keeping = new ArrayList<>();
+        List<Grouping> broken = new ArrayList<>();
+        for (Grouping start : Starts.all(lot, tried.selection()))
+            (start.violation() == 0 ? keeping : broken).add(start);
+        SplittableRandom random = new SplittableRandom(seed);
+        for (Grouping start : broken) {
+            // mending is a gamble and takes time: enough when there is something to begin with
+            if (keeping.size() >= 2) break;
+            if (Repair.mend(start, random)) keeping.add(start);
+        }
+        return keeping;
+    }
+
+    private boolean works(MatchRules tried) {
+        return !starts(tried).isEmpty();
+    }
+
+    /// Why [#starts()] found none.
+    Infeasible obstacle() {
+        MatchRules anySpread = rules.withMaxIrSpread(OptionalDouble.empty());
+        if (rules.maxIrSpreadMilliohms().isPresent() && works(anySpread)) return spreadObstacle();
+        MatchRules anyModels = rules.withMaxModels(OptionalInt.empty());
+        if (rules.maxModels().isPresent() && works(anyModels)) return modelsObstacle();
+        return new Infeasible(
+                Limit.LOCKS,
+                "no grouping was found that keeps the locked cells and the other limits; set some cells free",
+                OptionalDouble.empty());
+    }
+
+    private Infeasible spreadObstacle() {
+        double[] spreads = possibleSpreads();
+        int nearest =
+                firstThat(
+                        spreads.length,
+                        i -> works(rules.withMaxIrSpread(OptionalDouble.of(spreads[i]))));
+        double milliohms =
+                nearest < spreads.length
+                        ? Math.ceil(10 * spreads[nearest] - 1e-6) / 10
+                        : Double.NaN;
+        return new Infeasible(
+                Limit.MAX_IR_SPREAD,
+                "no %s keeps every group within %s of IR; %s works"
+                        .formatted(
+                                rules.arrangement(),
+                                Quantity.RESISTANCE.text(
+                                        rules.maxIrSpreadMilliohms().orElseThrow()),
+                                Quantity.RESISTANCE.text(milliohms)),
+                Double.isNaN(milliohms) ? OptionalDouble.empty() : OptionalDouble.of(milliohms));
+    }
+
+    private Infeasible modelsObstacle() {
+        int cap = rules.maxModels().orElseThrow();
+        int models = (int) cells.stream().map(Candidate::model).distinct().count();
+        int nearest =
+                cap
+                        + 1
+                        + firstThat(
+                                models - cap,
+                                i -> works(rules.withMaxModels(OptionalInt.of(cap + 1 + i))));
+        return new Infeasible(
+                Limit.MAX_MODELS,
+                "no %s was found with at most %d %s in a group; %d works"
+                        .formatted(
+                                rules.arrangement(), cap, cap == 1 ? "model" : "models", nearest),
+                OptionalDouble.of(nearest));
+    }
+
+    /// Every width a group's window in IR order can have over the limit, rising. The least limit
+    /// that works is among them.
+    private double[] possibleSpreads() {
+        double[] milliohms =
+                cells.stream()
+                        .mapToDouble(cell -> cell.milliohms().orElseThrow())
+                        .sorted()
+                        .toArray();
+        double limit = rules.maxIrSpreadMilliohms().orElseThrow();
+        return rules.groupSizes().stream()
+                .distinct()
+                .flatMapToDouble(size ->
+                        IntStream.rangeClosed(0, milliohms.length - size)
+                                .mapToDouble(i -> milliohms[i + size - 1] - milliohms[i]))
+                .filter(spread -> spread > limit)
+                .sorted()
+                .distinct()
+                .toArray();
+    }
+
+    /// The first index from 0 that works, by bisection; `count` when none does.
+    private static int firstThat(int count, IntPredicate works) {
+        int from = 0;
+        int to = count;
+        while (from < to) {
+            int middle = (from + to) >>> 1;
+            if (works.test(middle)) to = middle;
+            else from = middle + 1;
+        }
+        return from;
+    }
+
+    /// The smallest limit on IR spread that admits a grouping, in mΩ; empty when an IR is missing
+    /// or none does.
+    OptionalDouble leastIrSpread() {
+        if (cells.stream().anyMatch(cell -> cell.milliohms().isEmpty()))
+            return OptionalDouble.empty();
+        MatchRules any = rules.withMaxIrSpread(OptionalDouble.of(0));
+        Feasibility unlimited = new Feasibility(cells, any, locks, seed);
+        double[] spreads = unlimited.possibleSpreads();
+        if (works(any)) return OptionalDouble.of(0);
+        int first =
+                firstThat(
+                        spreads.length,
+                        i -> works(any.withMaxIrSpread(OptionalDouble.of(spreads[i]))));
+        return first < spreads.length ? OptionalDouble.of(spreads[first]) : OptionalDouble.empty();
+    }
+}

@@ -1,0 +1,197 @@
+package pentacell.core.match;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import pentacell.core.match.Annealing.Window;
+import pentacell.core.match.MatchResult.Ending;
+import pentacell.core.match.SearchWatch.Progress;
+
+/// The search for the best grouping: first groupings are levelled, then rounds of annealing each
+/// ask for something better than the best so far.
+///
+/// The same [#WORKERS] pieces of work make up every round whatever the machine; a round is awaited
+/// whole and its results are compared in order. So the outcome depends on input, seed and number of
+/// rounds alone, unless the watch stops it.
+final class Search {
+    private static final int WORKERS = 4;
+    private static final int MOST_PROPOSALS = 200_000;
+    private static final int PROPOSALS_PER_CELL = 5_000;
+    private static final int LEAST_ROUNDS_WITHOUT_GAIN = 6;
+
+    private final Lot lot;
+    private final Selection selection;
+    private final CapacityBounds.InTicks bounds;
+    private final SearchEffort effort;
+    private final SearchWatch watch;
+    private Grouping best;
+    private Score bestScore;
+    private Ending ending = Ending.SEARCHED;
+
+    Search(
+            Lot lot,
+            Selection selection,
+            CapacityBounds.InTicks bounds,
+            SearchEffort effort,
+            SearchWatch watch,
+            Grouping first) {
+        this.lot = lot;
+        this.selection = selection;
+        this.bounds = bounds;
+        this.effort = effort;
+        this.watch = watch;
+        this.best = first;
+        this.bestScore = Score.of(first);
+    }
+
+    Grouping best() {
+        return best;
+    }
+
+    Ending ending() {
+        return ending;
+    }
+
+    void run(List<Grouping> starts) {
+        int threads = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, WORKERS);
+        ExecutorService workers =
+                Executors.newFixedThreadPool(
+                        threads, Thread.ofPlatform().daemon().name("matcher-", 1).factory());
+        try {
+            List<Callable<Grouping>> levellings = new ArrayList<>();
+            for (Grouping start : starts)
+                levellings.add(() -> {
+                    Levelling.level(start, selection);
+                    return start;
+                });
+            keepBest(workers, levellings);
+            rounds(workers);
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+            ending = Ending.CUT_SHORT;
+        } finally {
+            workers.shutdownNow();
+        }
+    }
+
+    private void rounds(ExecutorService workers) throws InterruptedException {
+        SplittableRandom seeds = new SplittableRandom(effort.seed());
+        int patience = Math.max(LEAST_ROUNDS_WITHOUT_GAIN, effort.rounds() / 2);
+        int withoutGain = 0;
+        for (int round = 1; round <= effort.rounds() && withoutGain < patience; round++) {
+            watch.searched(progress(round));
+            if (bestScore.isProven(bounds, selection)) break;
+            if (watch.stop()) {
+                ending = Ending.CUT_SHORT;
+                break;
+            }
+            List<Callable<Grouping>> round4 = new ArrayList<>();
+            for (int worker = 0; worker < WORKERS; worker++) {
+                int number = worker;
+                SplittableRandom random = seeds.split();
+                Grouping from = best.copy();
+                round4.add(() -> searchFrom(from, number, random));
+            }
+            withoutGain = keepBest(workers, round4) ? 0 : withoutGain + 1;
+        }
+        if (bestScore.isFirstAimProven(bounds, selection)) ending = Ending.PROVEN_BEST;
+    }
+
+    private boolean keepBest(ExecutorService workers, List<Callable<Grouping>> work)
+            throws InterruptedException {
+        boolean gained = false;
+        for (Future<Grouping> done : workers.invokeAll(work)) {
+            Grouping found = resultOf(done);
+            Score score = Score.of(found);
+            if (!score.isBetterThan(bestScore, selection)) continue;
+            best = found;
+            bestScore = score;
+            gained = true;
+        }
+        return gained;
+    }
+
+    private static Grouping resultOf(Future<Grouping> done) throws InterruptedException {
+        try {
+            return done.get();
+        } catch (ExecutionException failure) {
+            throw new IllegalStateException("a matcher's worker failed", failure.getCause());
+        }
+    }
+
+    private Grouping searchFrom(Grouping from, int worker, SplittableRandom random) {
+        // the first worker asks for the least gain and stays near, the last asks for all and roams
+        // far
+        double reach = lot.sigmaTicks() * Math.pow(0.5, 4 - worker + random.nextInt(3));
+        int proposals = Math.min(MOST_PROPOSALS, PROPOSALS_PER_CELL * lot.size());
+        Annealing annealing = new Annealing(from, selection, random);
+        annealing.run(score -> windowBeyond(score, worker, random), reach, proposals);
+        Grouping found = annealing.best();
+        Levelling.level(found, selection);
+        return Score.of(found).isBetterThan(annealing.bestScore(), selection)
+                ? found
+                : annealing.best();
+    }
+
+    /// What a worker asks for when the best so far is `score`.
+    private Window windowBeyond(Score score, int worker, SplittableRandom random) {
+        boolean firstAimDone = score.isFirstAimProven(bounds, selection);
+        long narrower = share(score.spread() - 1, bounds.spread(), worker);
+        long higher = -share(-(score.usable() + 1), -bounds.usable(), worker);
+        return switch (selection) {
+            case ALL -> around(narrower, mean(0), random);
+            case STRONGEST ->
+                    firstAimDone
+                            ? new Window(score.usable(), score.usable() + narrower)
+                            : new Window(higher, Long.MAX_VALUE / 4);
+            case TIGHTEST ->
+                    firstAimDone
+                            ? new Window(higher, higher + score.spread())
+                            : around(narrower, mean(worker == 0 ? 0 : random.nextDouble()), random);
+        };
+    }
+
+    /// A goal between the smallest step and the bound: the step, an eighth, half, all of the way.
+    private static long share(long step, long bound, int worker) {
+        long way = Math.max(0, step - bound);
+        return switch (worker) {
+            case 0 -> step;
+            case 1 -> step - way / 8;
+            case 2 -> step - way / 2;
+            default -> Math.min(step, bound);
+        };
+    }
+
+    private static Window around(long width, double mean, SplittableRandom random) {
+        double below = width * (0.3 + 0.4 * random.nextDouble());
+        long low = Math.round(mean - below);
+        return new Window(low, low + Math.max(0, width));
+    }
+
+    /// The mean of the groups for a choice of cells: 0 the strongest, 1 the weakest; the tightest
+    /// may be anywhere between.
+    private double mean(double weakness) {
+        double weakest = 0;
+        double strongest = 0;
+        for (int i = 0; i < lot.cellsNeeded(); i++) {
+            strongest += lot.ticks(i);
+            weakest += lot.ticks(lot.size() - 1 - i);
+        }
+        return (strongest + weakness * (weakest - strongest)) / lot.groups();
+    }
+
+    private Progress progress(int round) {
+        double scale = lot.ticksPerMilliampHour();
+        return new Progress(
+                round,
+                effort.rounds(),
+                bestScore.usable() / scale,
+                bestScore.spread() / scale,
+                bounds.inMilliampHours(lot.ticksPerMilliampHour()));
+    }
+}

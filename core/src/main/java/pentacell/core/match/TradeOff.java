@@ -1,0 +1,91 @@
+package pentacell.core.match;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.cell.CellId;
+import pentacell.core.match.MatchOutcome.Matched;
+
+/// The trade between capacity and resistance: how the best match answers to the limit on IR spread
+/// inside a group.
+public final class TradeOff {
+    private TradeOff() {}
+
+    /// One point of the curve.
+    ///
+    /// @param limitMilliohms the limit on IR spread inside a group, in mΩ
+    /// @param result the best match found under it
+    public record Point(double limitMilliohms, MatchResult result) {}
+
+    /// Told of every point as it is found.
+    public interface Listener {
+        /// A point was found.
+        void found(Point point);
+    }
+
+    /// The curve from the tightest limit that works to the one that no longer binds, tightest
+    /// first.
+    ///
+    /// A match under a tight limit keeps every wider one too, so each point is at least as good as
+    /// the one before it.
+    ///
+    /// @param points number of points, at least 2
+    /// @param watch may stop between points; what was found so far is returned
+    /// @return the points; empty when an IR is missing or the rules cannot be kept at all
+    public static List<Point> curve(
+            List<Candidate> candidates,
+            MatchRules rules,
+            Map<CellId, Integer> locks,
+            int points,
+            SearchEffort effort,
+            SearchWatch watch,
+            Listener listener) {
+        OptionalDouble tightest = Matcher.leastIrSpread(candidates, rules, locks, effort.seed());
+        MatchRules unlimited = rules.withMaxIrSpread(OptionalDouble.empty());
+        if (tightest.isEmpty()
+                || !(Matcher.match(candidates, unlimited, locks, effort, watch)
+                        instanceof Matched free)) return List.of();
+        double widest =
+                Math.max(
+                        tightest.getAsDouble(),
+                        free.result().figures().worstIrSpreadMilliohms().orElse(0));
+        List<Point> curve = new ArrayList<>();
+        Optional<MatchResult> best = Optional.empty();
+        for (int i = 0; i < points && !watch.stop(); i++) {
+            // closer together at the tight end, where the curve bends
+            double share = (double) i / (points - 1);
+            double limit =
+                    upToHundredth(
+                            tightest.getAsDouble()
+                                    + (widest - tightest.getAsDouble()) * share * share);
+            MatchRules limited = rules.withMaxIrSpread(OptionalDouble.of(limit));
+            MatchOutcome outcome =
+                    i == points - 1
+                            ? free
+                            : Matcher.match(candidates, limited, locks, effort, watch);
+            if (!(outcome instanceof Matched matched)) continue;
+            MatchResult found = matched.result();
+            if (best.isEmpty() || isBetter(found, best.get())) best = Optional.of(found);
+            Point point = new Point(limit, best.get());
+            curve.add(point);
+            listener.found(point);
+        }
+        return List.copyOf(curve);
+    }
+
+    private static boolean isBetter(MatchResult found, MatchResult than) {
+        double gain = found.figures().usableMilliampHours() - than.figures().usableMilliampHours();
+        double tighter =
+                than.figures().spreadMilliampHours() - found.figures().spreadMilliampHours();
+        return switch (found.rules().selection()) {
+            case STRONGEST -> gain > 0 || gain == 0 && tighter > 0;
+            case ALL, TIGHTEST -> tighter > 0 || tighter == 0 && gain > 0;
+        };
+    }
+
+    private static double upToHundredth(double milliohms) {
+        return Math.ceil(milliohms * 100 - 1e-6) / 100;
+    }
+}

@@ -1,0 +1,92 @@
+package pentacell.core.match;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/// Groups cut as windows from a row of cells, each window keeping the limits on IR spread and
+/// models.
+///
+/// For equal groups and an IR limit alone the greedy cut is exact: if any grouping keeps the limit,
+/// then so does one whose groups are runs in IR order, and taking each run as early as it is
+/// allowed leaves the most room for the rest. With a model cap of one the same holds inside each
+/// model. Otherwise it is a good try, mended by [Repair].
+final class Windows {
+    private Windows() {}
+
+    /// Cuts groups, or empty when the row gives out before every group is full.
+    static Optional<int[]> cut(Lot lot) {
+        for (int[] order : orders(lot)) {
+            for (int[] groups : groupOrders(lot)) {
+                Optional<int[]> found = cut(lot, order, groups);
+                if (found.isPresent()) return found;
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<int[]> cut(Lot lot, int[] order, int[] groups) {
+        int[] groupOf = new int[lot.size()];
+        Arrays.fill(groupOf, lot.groups());
+        int next = 0;
+        for (int group : groups) {
+            int size = lot.groupSizes()[group];
+            while (next + size <= order.length && !keepsLimits(lot, order, next, size)) next++;
+            if (next + size > order.length) return Optional.empty();
+            for (int i = next; i < next + size; i++) groupOf[order[i]] = group;
+            next += size;
+        }
+        return Optional.of(groupOf);
+    }
+
+    private static boolean keepsLimits(Lot lot, int[] order, int from, int size) {
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        boolean[] seen = new boolean[lot.models()];
+        int models = 0;
+        for (int i = from; i < from + size; i++) {
+            int cell = order[i];
+            low = Math.min(low, lot.milliohms(cell));
+            high = Math.max(high, lot.milliohms(cell));
+            if (!seen[lot.model(cell)]) {
+                seen[lot.model(cell)] = true;
+                models++;
+            }
+        }
+        boolean spreadKept = !lot.limitsIrSpread() || high - low <= lot.maxIrSpread() + 1e-9;
+        return spreadKept && models <= lot.maxModels();
+    }
+
+    private static Iterable<int[]> orders(Lot lot) {
+        Comparator<Integer> byIr = Comparator.comparingDouble(lot::milliohms);
+        Comparator<Integer> byModel = Comparator.comparingInt(lot::model);
+        int[] alongIr = sorted(lot, byIr);
+        int[] alongModel = sorted(lot, byModel.thenComparing(byIr));
+        return lot.limitsModels()
+                ? java.util.List.of(alongModel, alongIr)
+                : java.util.List.of(alongIr);
+    }
+
+    private static int[] sorted(Lot lot, Comparator<Integer> order) {
+        return IntStream.range(0, lot.size())
+                .boxed()
+                .sorted(order)
+                .mapToInt(Integer::intValue)
+                .toArray();
+    }
+
+    private static Iterable<int[]> groupOrders(Lot lot) {
+        int[] asGiven = IntStream.range(0, lot.groups()).toArray();
+        Comparator<Integer> bySize = Comparator.comparingInt(group -> lot.groupSizes()[group]);
+        int[] rising =
+                IntStream.of(asGiven).boxed().sorted(bySize).mapToInt(Integer::intValue).toArray();
+        int[] falling =
+                IntStream.of(asGiven)
+                        .boxed()
+                        .sorted(bySize.reversed())
+                        .mapToInt(Integer::intValue)
+                        .toArray();
+        return java.util.List.of(asGiven, rising, falling);
+    }
+}

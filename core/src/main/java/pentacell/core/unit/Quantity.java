@@ -1,0 +1,49 @@
+package pentacell.core.unit;
+
+import java.util.Locale;
+
+/// A kind of measured number, with its unit and the digits a bench instrument honestly gives.
+public enum Quantity {
+    /// Cell and group voltage in V.
+    VOLTAGE("V", 3),
+    /// Capacity in mAh.
+    CAPACITY("mAh", 0),
+    /// Internal resistance in mΩ.
+    RESISTANCE("mΩ", 1),
+    /// A share in percent.
+    PERCENT("%", 1),
+    /// A bare count.
+    COUNT("", 0);
+
+    /// Keeps number and unit on one line.
+    private static final String NO_BREAK_SPACE = "\u00a0";
+
+    private final String unit;
+    private final int digits;
+
+    Quantity(String unit, int digits) {
+        this.unit = unit;
+        this.digits = digits;
+    }
+
+    /// The unit as written behind a number, empty for a count.
+    public String unit() {
+        return unit;
+    }
+
+    /// The number alone, as it stands in a table column; a dash when it is not finite.
+    public String number(double value) {
+        if (!Double.isFinite(value)) return "–";
+        String text = String.format(Locale.ROOT, "%." + digits + "f", value);
+        // "-0" says nothing that "0" does not
+        if (text.matches("-0(\\.0+)?")) text = text.substring(1);
+        return text.replace('-', '−');
+    }
+
+    /// The number with its unit.
+    public String text(double value) {
+        return unit.isEmpty() || !Double.isFinite(value)
+                ? number(value)
+                : number(value) + NO_BREAK_SPACE + unit;
+    }
+}

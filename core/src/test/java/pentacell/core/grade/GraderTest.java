@@ -1,0 +1,145 @@
+package pentacell.core.grade;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.Act;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.CellFact.Decision;
+import pentacell.core.fact.CellFact.ResistanceMethod;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.TestConditions;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.judgement.Judged;
+import pentacell.core.judgement.Rule;
+
+final class GraderTest {
+    private static final CellId ID = new CellId("A-1");
+    private static final CellModel MODEL =
+            new CellModel(
+                    "Quill Q22",
+                    CellFormat.parse("18650").orElseThrow(),
+                    Chemistry.NMC,
+                    2000,
+                    2200,
+                    CellLimits.careful(Chemistry.NMC, 2000));
+
+    @ParameterizedTest(name = "{0} V, {1} mAh of 2000: {2}")
+    @CsvSource({
+        ", , UNKNOWN",
+        "3.6, , UNDER_TEST",
+        "0.4, , OUT",
+        "4.4, 2000, OUT",
+        "3.6, 1599, OUT",
+        // 80 % of rated is kept: common practice
+        "3.6, 1600, FIT",
+        "2.2, 1900, RESCUED",
+        ", 1900, FIT"
+    })
+    void aCellStandsByFirstVoltageThenByHealth(
+            String volts, String milliampHours, Standing standing) {
+        List<CellFact> facts = new ArrayList<>();
+        if (volts != null) facts.add(new CellFact.VoltageRead(ID, Double.parseDouble(volts)));
+        if (milliampHours != null)
+            facts.add(
+                    new CellFact.CapacityMeasured(
+                            ID, Double.parseDouble(milliampHours), TestConditions.NOT_STATED));
+        Judged<Standing> judged = judge(facts);
+        assertEquals(standing, judged.verdict());
+        assertTrue(!judged.reasons().isEmpty(), "every judgement has a reason");
+    }
+
+    @Test
+    void aDecisionByHandOverrulesTheFiguresAndCanBeTakenBack() {
+        List<CellFact> facts = new ArrayList<>();
+        facts.add(new CellFact.CapacityMeasured(ID, 1900, TestConditions.NOT_STATED));
+        facts.add(new CellFact.CellDecided(ID, Decision.OUT, "runs warm at rest"));
+        Judged<Standing> judged = judge(facts);
+        assertEquals(Standing.OUT, judged.verdict());
+        assertTrue(judged.reasons().get(0).sentence().contains("runs warm at rest"));
+        facts.add(new CellFact.CellDecided(ID, Decision.BY_FIGURES, ""));
+        assertEquals(Standing.FIT, judge(facts).verdict());
+    }
+
+    @Test
+    void highResistanceAndCapacityOverRatingAreRemarkedOn() {
+        Judged<Standing> judged =
+                judge(
+                        List.of(
+                                new CellFact.ResistanceRead(ID, 140, ResistanceMethod.AC_1_KHZ),
+                                new CellFact.CapacityMeasured(
+                                        ID, 2400, TestConditions.NOT_STATED)));
+        assertTrue(
+                judged.reasons().stream()
+                        .anyMatch(reason -> reason.rule() == Rule.RESISTANCE_HIGH));
+        assertTrue(
+                judged.reasons().stream()
+                        .anyMatch(reason -> reason.rule() == Rule.CAPACITY_OVER_RATING));
+    }
+
+    @Test
+    @DisplayName(
+            "statistics agree with NIST StRD NumAcc1 (10000001, 10000003, 10000002: mean 10000002, s = 1; from memory)")
+    void statisticsAgreeWithACertifiedDataset() {
+        LotStatistics statistics = LotStatistics.of(10000001, 10000003, 10000002);
+        assertEquals(10000002, statistics.mean());
+        assertEquals(1, statistics.sigma(), 1e-9);
+    }
+
+    @Test
+    @DisplayName(
+            "statistics agree with NIST StRD NumAcc3's recipe (1000000.2, then .1 and .3 in turn: s = 0.1; from memory)")
+    void statisticsKeepDigitsThatANaiveSumLoses() {
+        double[] values = new double[1001];
+        values[0] = 1000000.2;
+        for (int i = 1; i < values.length; i++) values[i] = i % 2 == 1 ? 1000000.1 : 1000000.3;
+        assertEquals(1000000.2, LotStatistics.of(values).mean(), 1e-6);
+        assertEquals(0.1, LotStatistics.of(values).sigma(), 1e-6);
+    }
+
+    @Test
+    void statisticsOfNothingAndOfOneAreDefined() {
+        assertEquals(0, LotStatistics.of().count());
+        assertTrue(Double.isNaN(LotStatistics.of().mean()));
+        assertEquals(0, LotStatistics.of(7).sigma());
+        assertThrows(IllegalArgumentException.class, () -> LotStatistics.of(1, Double.NaN));
+    }
+
+    @Test
+    void aValueOnABorderCountsInTheBinAbove() {
+        Histogram histogram = Histogram.of(100, 1950, 2000, 2099.9, 2100, 2310);
+        assertEquals(1900, histogram.from());
+        assertEquals(List.of(1, 2, 1, 0, 1), histogram.counts());
+        assertEquals(0, Histogram.of(100).tallest());
+        assertThrows(IllegalArgumentException.class, () -> Histogram.of(0, 1));
+        assertThrows(IllegalArgumentException.class, () -> Histogram.of(1, 0, 1e12));
+    }
+
+    private static Judged<Standing> judge(List<CellFact> facts) {
+        List<Act.Entry> entries = new ArrayList<>();
+        entries.add(
+                new Act.Entry(
+                        1,
+                        new CellFact.CellNamed(ID, Optional.empty(), Optional.of(MODEL.name()))));
+        for (CellFact fact : facts) entries.add(new Act.Entry(entries.size() + 1, fact));
+        entries.add(new Act.Entry(entries.size() + 1, new Fact.ModelDefined(MODEL)));
+        WorkshopState state = WorkshopState.of(List.of(new Act(1, Instant.EPOCH, "test", entries)));
+        Cell cell = state.cells().values().iterator().next();
+        return Grader.judge(cell, state.modelOf(cell), GradePolicy.USUAL);
+    }
+}

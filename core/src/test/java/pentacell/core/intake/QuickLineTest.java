@@ -1,0 +1,161 @@
+package pentacell.core.intake;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.CellFact;
+import pentacell.core.intake.QuickToken.Kind;
+
+final class QuickLineTest {
+    private static final CellModel MODEL =
+            new CellModel(
+                    "Halvorn HX26",
+                    CellFormat.parse("18650").orElseThrow(),
+                    Chemistry.NMC,
+                    2500,
+                    2600,
+                    CellLimits.careful(Chemistry.NMC, 2500));
+
+    /// A bench where only HB03-06 was logged before, at 2150 mAh, and it is in hand.
+    private static final BenchContext BENCH =
+            new BenchContext() {
+                private static final CellId KNOWN = new CellId("HB03-06");
+
+                @Override
+                public Optional<CellId> cellInHand() {
+                    return Optional.of(KNOWN);
+                }
+
+                @Override
+                public boolean isKnown(CellId cell) {
+                    return cell.equals(KNOWN) || cell.text().equals("4711");
+                }
+
+                @Override
+                public Optional<CellModel> modelOf(CellId cell) {
+                    return cell.text().startsWith("HB") ? Optional.of(MODEL) : Optional.empty();
+                }
+
+                @Override
+                public OptionalDouble lastMilliampHours(CellId cell) {
+                    return cell.equals(KNOWN) ? OptionalDouble.of(2150) : OptionalDouble.empty();
+                }
+            };
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            value = {
+                "HB03-07 3.68 56 2143      | HB03-07 | 3.68 V 56 R 2143 C",
+                "HB03-07 3,68 56,2 2143    | HB03-07 | 3.68 V 56.2 R 2143 C",
+                "HB03-07 2143 3.68v 56m    | HB03-07 | 2143 C 3.68 V 56 R",
+                "HB03-07 3680mV 56.2mΩ 2.143Ah | HB03-07 | 3.68 V 56.2 R 2143 C",
+                "HB03-07 56mohm            | HB03-07 | 56 R",
+                "3.68                      | HB03-06 | 3.68 V",
+                "2143mah;56;3.7            | HB03-06 | 2143 C 56 R 3.7 V",
+                "4711 3.5                  | 4711    | 3.5 V",
+                "0,056ohm                  | HB03-06 | 56 R",
+                "-3.61                     | HB03-06 | -3.61 V"
+            })
+    void aLineIsReadAsWrittenOnTheCan(String text, String cell, String readings) {
+        QuickLine line = QuickLine.read(text, BENCH);
+        assertTrue(line.isComplete(), () -> line.tokens().toString());
+        assertEquals(new CellId(cell), line.cell().orElseThrow());
+        assertEquals(
+                readings,
+                line.readings().stream()
+                        .map(QuickLineTest::written)
+                        .collect(Collectors.joining(" ")));
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            value = {
+                "HB03-07 5O.2        | letter O",
+                "HB03-07 3.68 3.70   | stands twice",
+                "HB03-07 volts       | is not a number",
+                "HB03-07 1.234,5     | comma and a point",
+                "HB03*07 3.68        | has \"*\"",
+                "HB03-07 0mAh        | capacity is above 0",
+                "HB03-07 1e9         | capacity is above 0",
+                "HB03-07 NaN         | is not a number"
+            })
+    void whatIsNotUnderstoodSaysWhyAndIsNotLogged(String text, String why) {
+        QuickLine line = QuickLine.read(text, BENCH);
+        assertFalse(line.isComplete());
+        assertTrue(reasons(line).contains(why), () -> reasons(line));
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            value = {
+                "HB03-07 2.3          | slow charge, watched",
+                "HB03-07 4.3          | overcharged",
+                "HB03-07 -3.6         | reversed",
+                "HB03-07 3.6 180      | is over",
+                "HB03-07 3.6 2mohm    | unusual",
+                "HB03-07 2900         | reads high",
+                "HB03-07 500          | wrong cut-off",
+                "HB03-06 1800         | right cell?"
+            })
+    void oddValuesAreMarkedButCanBeLogged(String text, String why) {
+        QuickLine line = QuickLine.read(text, BENCH);
+        assertTrue(line.isComplete());
+        assertTrue(reasons(line).contains(why), () -> reasons(line));
+    }
+
+    @Test
+    void aNoteFollowsAQuotationMark() {
+        QuickLine line = QuickLine.read("HB03-07 3.6 \"sleeve torn 3 mm", BENCH);
+        assertEquals(
+                List.of(Kind.CELL, Kind.VOLTAGE, Kind.NOTE),
+                line.tokens().stream().map(QuickToken::kind).toList());
+        assertEquals("sleeve torn 3 mm", line.tokens().get(2).chip());
+    }
+
+    @Test
+    void anEmptyLineIsNotComplete() {
+        assertFalse(QuickLine.read("  ", BENCH).isComplete());
+    }
+
+    private static String reasons(QuickLine line) {
+        return line.tokens().stream()
+                .flatMap(token -> token.oddity().stream())
+                .map(reason -> reason.sentence())
+                .collect(Collectors.joining(" "));
+    }
+
+    private static String written(CellFact fact) {
+        return switch (fact) {
+            case CellFact.VoltageRead read -> number(read.volts()) + " V";
+            case CellFact.ResistanceRead read -> number(read.milliohms()) + " R";
+            case CellFact.CapacityMeasured measured -> number(measured.milliampHours()) + " C";
+            case CellFact.CellNoted noted -> "note";
+            case CellFact.CellNamed named -> "named";
+            case CellFact.CellPlaced placed -> "placed";
+            case CellFact.CellDecided decided -> "decided";
+        };
+    }
+
+    private static String number(double value) {
+        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+    }
+}
