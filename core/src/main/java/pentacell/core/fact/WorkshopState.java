@@ -79,6 +79,16 @@ public final class WorkshopState {
         return cells;
     }
 
+    /// A cell, when anything of it holds.
+    public Optional<Cell> cell(CellId id) {
+        return Optional.ofNullable(cells.get(id));
+    }
+
+    /// A pack in the making.
+    public Optional<Pack> pack(String name) {
+        return Optional.ofNullable(packs.get(name));
+    }
+
     /// All models by name.
     public Map<String, CellModel> models() {
         return models;

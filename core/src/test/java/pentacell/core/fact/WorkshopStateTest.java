@@ -7,7 +7,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.SplittableRandom;
@@ -95,7 +94,7 @@ final class WorkshopStateTest {
         log(new PackFact.GroupsMatched("P", rules, List.of(List.of(A, B)), Map.of()));
         log(new PackFact.CellPicked("P", B, PackFact.Pick.TAKEN));
         log(new PackFact.CellsSwapped("P", B, C));
-        Pack pack = Objects.requireNonNull(state().packs().get("P"));
+        Pack pack = state().pack("P").orElseThrow();
         assertEquals(List.of(List.of(A, C)), pack.groups());
         assertEquals(OptionalInt.empty(), pack.groupOf(B));
         assertTrue(pack.picked().isEmpty());
@@ -125,6 +124,6 @@ final class WorkshopStateTest {
     }
 
     private Cell cell(CellId id) {
-        return Objects.requireNonNull(state().cells().get(id));
+        return state().cell(id).orElseThrow();
     }
 }

@@ -1,0 +1,285 @@
+package pentacell.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import pentacell.core.cell.CellId;
+import pentacell.core.match.Candidate;
+import pentacell.core.match.MatchOutcome;
+import pentacell.core.match.MatchOutcome.Infeasible;
+import pentacell.core.match.MatchOutcome.Matched;
+import pentacell.core.match.MatchResult;
+import pentacell.core.match.MatchRules;
+import pentacell.core.match.Matcher;
+import pentacell.core.match.SearchEffort;
+import pentacell.core.match.SearchWatch;
+import pentacell.core.match.Selection;
+import pentacell.core.match.TradeOff;
+import pentacell.workshop.exchange.CellCsv;
+import pentacell.workshop.exchange.CellRow;
+import pentacell.workshop.exchange.CellTable;
+import pentacell.workshop.exchange.LockCsv;
+import pentacell.workshop.exchange.MatchFiles;
+import pentacell.workshop.exchange.SafeCsv;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/// Matches the cells of a table into groups.
+@Command(
+        name = "match",
+        mixinStandardHelpOptions = true,
+        sortOptions = false,
+        description = "Matches the cells of a table into groups of equal capacity.",
+        footer = {
+            "",
+            "LOT.csv has at least cell_id and capacity_mah; also read: ir_mohm, model, donor, chemistry, rated_mah, location.",
+            "The summary goes to standard output unless --summary names a file.",
+            "",
+            "Example:",
+            "  ./pentacell match --cells demo/lot.csv --series 7 --parallel 10 --out g.csv --summary s.json"
+        })
+final class MatchCommand implements Callable<Integer> {
+    private static final int TRADE_OFF_POINTS = 12;
+    private static final double TRADE_OFF_SECONDS_PER_POINT = 0.3;
+
+    @CommandLine.Spec
+    private CommandLine.Model.CommandSpec spec = CommandLine.Model.CommandSpec.create();
+
+    @Option(
+            names = "--cells",
+            required = true,
+            paramLabel = "LOT.csv",
+            description = "table of cells")
+    private Path cells = Path.of("");
+
+    @Option(names = "--series", paramLabel = "S", description = "groups in series")
+    private @Nullable Integer series;
+
+    @Option(names = "--parallel", paramLabel = "P", description = "cells in a group")
+    private @Nullable Integer parallel;
+
+    @Option(
+            names = "--select",
+            defaultValue = "strongest",
+            description = "all, strongest (default) or tightest")
+    private Selection select = Selection.STRONGEST;
+
+    @Option(
+            names = "--max-ir-spread",
+            paramLabel = "MOHM",
+            description = "limit on highest minus lowest IR in a group")
+    private @Nullable Double maxIrSpread;
+
+    @Option(
+            names = "--max-models",
+            paramLabel = "N",
+            description = "most different models in a group")
+    private @Nullable Integer maxModels;
+
+    @Option(
+            names = "--min-soh",
+            paramLabel = "PCT",
+            description = "least measured / rated capacity in percent")
+    private double minSoh;
+
+    @Option(names = "--max-ir", paramLabel = "MOHM", description = "highest IR of a cell")
+    private @Nullable Double maxIr;
+
+    @Option(
+            names = "--group-sizes",
+            split = ",",
+            paramLabel = "N",
+            description = "cells of each group, instead of --parallel")
+    private List<Integer> groupSizes = List.of();
+
+    @Option(
+            names = "--lock",
+            paramLabel = "FILE",
+            description = "CSV of cell_id,group: these stay where they are")
+    private @Nullable Path lock;
+
+    @Option(
+            names = "--repeatability",
+            paramLabel = "PCT",
+            defaultValue = "1",
+            description = "meter noise floor in percent (default 1); 0 equalises to the last mAh")
+    private double repeatability = 1;
+
+    @Option(
+            names = "--time-limit",
+            paramLabel = "TIME",
+            defaultValue = "2s",
+            description = "such as 2s or 500ms (default 2s)")
+    private String timeLimit = "2s";
+
+    @Option(
+            names = "--seed",
+            paramLabel = "N",
+            defaultValue = "1",
+            description = "seed of all random choices (default 1)")
+    private long seed = 1;
+
+    @Option(
+            names = "--skip-bad-lines",
+            description = "take the good lines of a table that has bad ones")
+    private boolean skipBadLines;
+
+    @Option(
+            names = "--out",
+            paramLabel = "GROUPS.csv",
+            description = "where the groups go: cell_id,group,position")
+    private @Nullable Path out;
+
+    @Option(names = "--summary", paramLabel = "SUMMARY.json", description = "where the figures go")
+    private @Nullable Path summary;
+
+    @Option(
+            names = "--trade-off",
+            paramLabel = "FRONT.csv",
+            description = "also write capacity against IR spread, 12 points")
+    private @Nullable Path tradeOff;
+
+    @Override
+    public Integer call() throws IOException {
+        PrintWriter errors = spec.commandLine().getErr();
+        double seconds = seconds();
+        MatchRules rules = rules();
+        CellTable table = CellCsv.read(cells);
+        table.problems().forEach(problem -> errors.println(problem.text()));
+        if (table.rows().isEmpty() || !table.problems().isEmpty() && !skipBadLines) {
+            if (!table.rows().isEmpty())
+                errors.printf(
+                        "%d good lines; --skip-bad-lines takes them without the bad ones%n",
+                        table.rows().size());
+            return Exit.UNREADABLE_INPUT;
+        }
+        LockCsv locks = lock == null ? new LockCsv(Map.of(), List.of()) : LockCsv.read(lock);
+        locks.problems().forEach(problem -> errors.println(problem.text()));
+        if (!locks.problems().isEmpty()) return Exit.UNREADABLE_INPUT;
+        List<Candidate> candidates =
+                table.rows().stream().map(CellRow::candidate).flatMap(Optional::stream).toList();
+        return match(candidates, rules, locks.locks(), seconds);
+    }
+
+    private int match(
+            List<Candidate> candidates,
+            MatchRules rules,
+            Map<CellId, Integer> locks,
+            double seconds)
+            throws IOException {
+        long begin = System.nanoTime();
+        MatchOutcome outcome =
+                Matcher.match(
+                        candidates,
+                        rules,
+                        locks,
+                        SearchEffort.forSeconds(seconds, seed),
+                        deadline(begin, seconds));
+        long elapsed = (System.nanoTime() - begin) / 1_000_000;
+        return switch (outcome) {
+            case Infeasible infeasible -> {
+                spec.commandLine().getErr().println("no solution: " + infeasible.sentence());
+                yield Exit.NO_SOLUTION;
+            }
+            case Matched matched -> {
+                write(matched.result(), elapsed);
+                if (tradeOff != null) SafeCsv.write(tradeOff, curve(candidates, rules, locks));
+                yield Exit.DONE;
+            }
+        };
+    }
+
+    private void write(MatchResult result, long elapsed) throws IOException {
+        if (out != null) SafeCsv.write(out, MatchFiles.groupsCsv(result.groups()));
+        String json = MatchFiles.summaryJson(result, elapsed);
+        if (summary != null) SafeCsv.write(summary, json);
+        PrintWriter output = spec.commandLine().getOut();
+        output.print(json);
+        output.flush();
+    }
+
+    private String curve(List<Candidate> candidates, MatchRules rules, Map<CellId, Integer> locks) {
+        SearchEffort effort = SearchEffort.forSeconds(TRADE_OFF_SECONDS_PER_POINT, seed);
+        return MatchFiles.tradeOffCsv(
+                TradeOff.curve(
+                        candidates,
+                        rules,
+                        locks,
+                        TRADE_OFF_POINTS,
+                        effort,
+                        SearchWatch.NOBODY,
+                        point -> {}));
+    }
+
+    private static SearchWatch deadline(long begin, double seconds) {
+        return new SearchWatch() {
+            @Override
+            public boolean stop() {
+                return (System.nanoTime() - begin) / 1e9 > seconds;
+            }
+
+            @Override
+            public void searched(Progress progress) {}
+        };
+    }
+
+    private MatchRules rules() {
+        List<Integer> sizes = groupSizes;
+        if (sizes.isEmpty()) {
+            if (series == null || parallel == null)
+                throw wrongUsage("give --series and --parallel, or --group-sizes");
+            if (series < 1 || series > 400)
+                throw wrongUsage("--series must be 1 to 400, was " + series);
+            sizes = Collections.nCopies(series, parallel);
+        } else if (parallel != null || series != null && series != sizes.size()) {
+            throw wrongUsage(
+                    "--group-sizes names every group: leave --parallel away and let --series be "
+                            + sizes.size());
+        }
+        try {
+            return new MatchRules(
+                    sizes,
+                    select,
+                    optional(maxIrSpread),
+                    maxModels == null ? OptionalInt.empty() : OptionalInt.of(maxModels),
+                    minSoh / 100,
+                    optional(maxIr),
+                    repeatability / 100,
+                    Optional.empty());
+        } catch (IllegalArgumentException wrong) {
+            throw wrongUsage(String.valueOf(wrong.getMessage()));
+        }
+    }
+
+    private double seconds() {
+        var written =
+                java.util.regex.Pattern.compile("(\\d+(?:\\.\\d+)?)(ms|s|min)?")
+                        .matcher(timeLimit.strip());
+        if (!written.matches())
+            throw wrongUsage("--time-limit must be such as 2s or 500ms, was " + timeLimit);
+        double number = Double.parseDouble(written.group(1));
+        String unit = written.group(2);
+        double seconds =
+                "ms".equals(unit) ? number / 1000 : "min".equals(unit) ? number * 60 : number;
+        if (seconds > 3600)
+            throw wrongUsage("--time-limit can be an hour at most, was " + timeLimit);
+        return seconds;
+    }
+
+    private CommandLine.ParameterException wrongUsage(String message) {
+        return new CommandLine.ParameterException(spec.commandLine(), message);
+    }
+
+    private static OptionalDouble optional(@Nullable Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+}

@@ -1,0 +1,90 @@
+package pentacell.reports;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+
+/// A page to write on, measured in points from its top left corner.
+final class Sheet implements AutoCloseable {
+    static final float MARGIN = 42;
+
+    private final PDPage page;
+    private final PDPageContentStream ink;
+
+    Sheet(PDDocument document, Paper paper) throws IOException {
+        page = new PDPage(paper.size());
+        document.addPage(page);
+        ink = new PDPageContentStream(document, page);
+    }
+
+    float width() {
+        return page.getMediaBox().getWidth();
+    }
+
+    float height() {
+        return page.getMediaBox().getHeight();
+    }
+
+    void text(PDFont font, float size, float x, float baseline, String text) throws IOException {
+        ink.beginText();
+        ink.setFont(font, size);
+        ink.newLineAtOffset(x, height() - baseline);
+        ink.showText(printable(font, text));
+        ink.endText();
+    }
+
+    void textEndingAt(PDFont font, float size, float right, float baseline, String text)
+            throws IOException {
+        text(font, size, right - width(font, size, printable(font, text)), baseline, text);
+    }
+
+    void rule(float left, float right, float y, float thickness) throws IOException {
+        ink.setLineWidth(thickness);
+        ink.moveTo(left, height() - y);
+        ink.lineTo(right, height() - y);
+        ink.stroke();
+    }
+
+    /// An empty box to tick, or a ticked one.
+    void box(float left, float top, float side, boolean ticked) throws IOException {
+        ink.setLineWidth(0.8f);
+        ink.addRect(left, height() - top - side, side, side);
+        ink.stroke();
+        if (!ticked) return;
+        ink.setLineWidth(1.2f);
+        ink.moveTo(left + side * 0.2f, height() - top - side * 0.5f);
+        ink.lineTo(left + side * 0.42f, height() - top - side * 0.78f);
+        ink.lineTo(left + side * 0.82f, height() - top - side * 0.2f);
+        ink.stroke();
+    }
+
+    private static float width(PDFont font, float size, String text) throws IOException {
+        return font.getStringWidth(text) / 1000 * size;
+    }
+
+    /// Letters that the typeface lacks are printed as a question mark rather than failing the page.
+    private static String printable(PDFont font, String text) {
+        StringBuilder printable = new StringBuilder();
+        text.codePoints()
+                .forEach(point -> {
+                    String letter = Character.toString(point);
+                    try {
+                        font.encode(letter);
+                        printable.append(letter);
+                    } catch (IllegalArgumentException missing) {
+                        printable.append('?');
+                    } catch (IOException failure) {
+                        throw new UncheckedIOException(failure);
+                    }
+                });
+        return printable.toString();
+    }
+
+    @Override
+    public void close() throws IOException {
+        ink.close();
+    }
+}

@@ -1,0 +1,366 @@
+package pentacell.workshop.demo;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.SplittableRandom;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.Donor;
+import pentacell.core.cell.Tray;
+import pentacell.core.fact.Act;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.CellFact.Decision;
+import pentacell.core.fact.CellFact.ResistanceMethod;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.PackFact;
+import pentacell.core.fact.TestConditions;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.grade.GradePolicy;
+import pentacell.core.grade.MatchableStock;
+import pentacell.core.match.MatchOutcome;
+import pentacell.core.match.MatchRules;
+import pentacell.core.match.Matcher;
+import pentacell.core.match.SearchEffort;
+import pentacell.core.match.SearchWatch;
+import pentacell.core.match.Selection;
+import pentacell.workshop.logbook.Logbook.Draft;
+
+/// Makes the demo's journal, the same every time: 20 donors, 181 cells in all stages of the work,
+/// and the mishaps of the trade.
+public final class TarnHollow {
+    /// The pack that runs the site through a long night.
+    public static final String LONG_NIGHT = "Long night 24 V";
+
+    /// The pack of the dome shutter's motor.
+    public static final String DOME = "Dome shutter 12 V";
+
+    private static final Instant BEGIN = Instant.parse("2026-01-05T18:10:00Z");
+    private static final TestConditions BENCH_RUN = TestConditions.of(4.20, 1.0, 3.0);
+    private static final TestConditions LFP_RUN = TestConditions.of(3.65, 1.0, 2.5);
+
+    private static final CellModel HX26 =
+            model("Halvorn HX26", "18650", Chemistry.NMC, 2500, 2600, 2.5, 5);
+    private static final CellModel Q22 =
+            model("Quill Q22", "18650", Chemistry.NMC, 2150, 2200, 1.1, 4.4);
+    private static final CellModel T30 =
+            model("Tessaly T30", "18650", Chemistry.NMC, 1950, 2000, 4, 30);
+    private static final CellModel BF26 =
+            model("Bramfer BF26-L", "26650", Chemistry.LFP, 3200, 3300, 3.2, 9.6);
+
+    private final SplittableRandom random = new SplittableRandom(2026);
+    private final List<Draft> drafts = new ArrayList<>();
+    private Instant now = BEGIN;
+    private int place;
+
+    private TarnHollow() {}
+
+    /// The whole journal of the demo workshop.
+    public static List<Draft> journal() {
+        TarnHollow demo = new TarnHollow();
+        demo.shelf();
+        demo.donors();
+        demo.cells();
+        demo.mishaps();
+        demo.packs();
+        return List.copyOf(demo.drafts);
+    }
+
+    /// The state the journal comes to.
+    public static WorkshopState state(List<Draft> journal) {
+        List<Act> acts = new ArrayList<>();
+        long sequence = 0;
+        for (Draft draft : journal) {
+            List<Act.Entry> entries = new ArrayList<>();
+            for (Fact fact : draft.facts()) entries.add(new Act.Entry(++sequence, fact));
+            acts.add(new Act(acts.size() + 1, draft.at(), draft.words(), entries));
+        }
+        return WorkshopState.of(acts);
+    }
+
+    private static CellModel model(
+            String name,
+            String format,
+            Chemistry chemistry,
+            double least,
+            double nominal,
+            double charge,
+            double discharge) {
+        return new CellModel(
+                name,
+                CellFormat.parse(format).orElseThrow(),
+                chemistry,
+                least,
+                nominal,
+                new CellLimits(
+                        chemistry.chargeLimitVolts(), chemistry.endVolts(), charge, discharge));
+    }
+
+    private void log(String words, List<? extends Fact> facts) {
+        drafts.add(new Draft(now, words, facts));
+        now = now.plus(Duration.ofSeconds(40 + random.nextInt(50)));
+    }
+
+    private void shelf() {
+        for (CellModel model : List.of(HX26, Q22, T30, BF26))
+            log("Define " + model.name(), List.of(new Fact.ModelDefined(model)));
+        for (Tray tray : TRAYS) log("Add tray " + tray.name(), List.of(new Fact.TrayAdded(tray)));
+    }
+
+    private static final List<Tray> TRAYS =
+            List.of(new Tray("T1", 6, 12), new Tray("T2", 6, 12), new Tray("T3", 6, 12));
+
+    /// @param wear mean state of health of its cells
+    private record Harvest(
+            String code, String kind, CellModel model, int cells, double wear, String note) {}
+
+    private static final List<Harvest> HARVESTS =
+            List.of(
+                    new Harvest(
+                            "HB01",
+                            "hire-bicycle module",
+                            HX26,
+                            16,
+                            0.93,
+                            "8S2P, board dead, cells even"),
+                    new Harvest(
+                            "HB02",
+                            "hire-bicycle module",
+                            HX26,
+                            16,
+                            0.90,
+                            "8S2P, one label looks wrong"),
+                    new Harvest("HB03", "hire-bicycle module", HX26, 16, 0.86, "8S2P, much used"),
+                    new Harvest("HB04", "hire-bicycle module", HX26, 16, 0.91, "8S2P"),
+                    new Harvest(
+                            "HB05",
+                            "hire-bicycle module",
+                            HX26,
+                            16,
+                            0.89,
+                            "8S2P, opened last week"),
+                    new Harvest("LD01", "library docking pack", Q22, 6, 0.95, "3S2P"),
+                    new Harvest("LD02", "library docking pack", Q22, 6, 0.94, "3S2P"),
+                    new Harvest("LD03", "library docking pack", Q22, 6, 0.91, "3S2P"),
+                    new Harvest(
+                            "LD04",
+                            "library docking pack",
+                            Q22,
+                            6,
+                            0.88,
+                            "3S2P, middle group was at 2.2 V"),
+                    new Harvest("LD05", "library docking pack", Q22, 6, 0.93, "3S2P"),
+                    new Harvest(
+                            "LD06",
+                            "library docking pack",
+                            Q22,
+                            6,
+                            0.76,
+                            "3S2P, hung on the charger for years"),
+                    new Harvest("LD07", "library docking pack", Q22, 6, 0.92, "3S2P"),
+                    new Harvest("HT01", "hedge-trimmer pack", T30, 5, 0.94, "5S1P"),
+                    new Harvest("HT02", "hedge-trimmer pack", T30, 5, 0.96, "5S1P"),
+                    new Harvest(
+                            "HT03",
+                            "hedge-trimmer pack",
+                            T30,
+                            5,
+                            0.97,
+                            "5S1P, tested in bay 3, which reads 3 % high"),
+                    new Harvest(
+                            "HT04", "hedge-trimmer pack", T30, 5, 0.90, "5S1P, lay in the rain"),
+                    new Harvest("HT05", "hedge-trimmer pack", T30, 5, 0.93, "5S1P"),
+                    new Harvest("HT06", "hedge-trimmer pack", T30, 5, 0.92, "5S1P"),
+                    new Harvest("HT07", "hedge-trimmer pack", T30, 5, 0.95, "5S1P"),
+                    new Harvest(
+                            "LL01",
+                            "lighthouse-lamp module",
+                            BF26,
+                            24,
+                            0.92,
+                            "4S6P, retired in good order"));
+
+    private void donors() {
+        for (Harvest harvest : HARVESTS)
+            log(
+                    "Add donor " + harvest.code(),
+                    List.of(
+                            new Fact.DonorAdded(
+                                    new Donor(
+                                            harvest.code(),
+                                            harvest.kind(),
+                                            harvest.model().name(),
+                                            harvest.note()))));
+    }
+
+    private void cells() {
+        for (Harvest harvest : HARVESTS) {
+            now = now.plus(Duration.ofHours(20));
+            for (int number = 1; number <= harvest.cells(); number++) firstLook(harvest, number);
+            // the last module waits for the bench
+            if (harvest.code().equals("HB05")) continue;
+            now = now.plus(Duration.ofHours(30));
+            for (int number = 1; number <= harvest.cells(); number++) measured(harvest, number);
+        }
+    }
+
+    private static CellId id(Harvest harvest, int number) {
+        return new CellId("%s-%02d".formatted(harvest.code(), number));
+    }
+
+    private void firstLook(Harvest harvest, int number) {
+        CellId cell = id(harvest, number);
+        Tray tray = TRAYS.get(Math.min(place / 72, TRAYS.size() - 1));
+        List<Fact> facts = new ArrayList<>();
+        facts.add(
+                new CellFact.CellNamed(
+                        cell, Optional.of(harvest.code()), Optional.of(harvest.model().name())));
+        facts.add(new CellFact.CellPlaced(cell, tray.place(place++ % 72)));
+        facts.add(new CellFact.VoltageRead(cell, firstVolts(harvest, number)));
+        // the last of HB05 were put down when the kettle boiled
+        boolean interrupted = harvest.code().equals("HB05") && number > 11;
+        if (!interrupted)
+            facts.add(
+                    new CellFact.ResistanceRead(
+                            cell, milliohms(harvest), ResistanceMethod.AC_1_KHZ));
+        log("Log " + cell, facts);
+    }
+
+    private double firstVolts(Harvest harvest, int number) {
+        double resting = harvest.model().chemistry() == Chemistry.LFP ? 3.27 : 3.71;
+        double spread = harvest.model().chemistry() == Chemistry.LFP ? 0.015 : 0.09;
+        if (harvest.code().equals("LD04") && (number == 3 || number == 4)) resting = 2.21;
+        if (harvest.code().equals("LD06")) resting = number <= 2 ? 0.62 : 2.74;
+        if (harvest.code().equals("HT04") && number == 5) resting = 1.35;
+        if (harvest.code().equals("HB03") && number == 12) resting = 2.85;
+        return round(resting + spread * random.nextGaussian(), 1000);
+    }
+
+    private double milliohms(Harvest harvest) {
+        double base =
+                switch (harvest.model().name()) {
+                    case "Halvorn HX26" -> 46;
+                    case "Quill Q22" -> 58;
+                    case "Tessaly T30" -> 24;
+                    default -> 17;
+                };
+        double worn = base * (1 + 1.6 * (0.95 - harvest.wear()));
+        return round(worn * (1 + 0.07 * random.nextGaussian()), 10);
+    }
+
+    private void measured(Harvest harvest, int number) {
+        CellId cell = id(harvest, number);
+        boolean rejected =
+                harvest.code().equals("LD06") && number <= 2
+                        || harvest.code().equals("HT04") && number == 5;
+        if (rejected) return;
+        double share = harvest.wear() + 0.028 * random.nextGaussian();
+        double bayGain = harvest.code().equals("HT03") ? 1.03 : 1;
+        double capacity = Math.rint(harvest.model().ratedMinimumMilliampHours() * share * bayGain);
+        if (cell.text().equals("HB02-11")) capacity = 3342;
+        TestConditions conditions =
+                harvest.model().chemistry() == Chemistry.LFP ? LFP_RUN : BENCH_RUN;
+        log(
+                "Log " + cell + " " + Math.round(capacity) + " mAh",
+                List.of(new CellFact.CapacityMeasured(cell, capacity, conditions)));
+        now = now.plus(Duration.ofMinutes(9));
+    }
+
+    private void mishaps() {
+        now = now.plus(Duration.ofDays(2));
+        note("HB01-04", "sleeve torn by the cutter, re-sleeve before assembly");
+        note("HB02-11", "label says HX26 but it weighs and reads like a larger model");
+        note("HT04-02", "rust at the vent end, cleaned");
+        decide("HB03-09", "36 °C at rest among neighbours at 24 °C: a heater, isolated outdoors");
+        CellId leaker = new CellId("LD05-02");
+        log(
+                "Log " + leaker,
+                List.of(
+                        new CellFact.VoltageRead(leaker, 4.152),
+                        new CellFact.CellNoted(leaker, "full, hold test begun")));
+        now = now.plus(Duration.ofDays(7));
+        log("Log " + leaker, List.of(new CellFact.VoltageRead(leaker, 4.021)));
+        decide("LD05-02", "lost 131 mV in 7 days on the hold shelf");
+        WorkshopState state = state(drafts);
+        var wrong = state.cell(new CellId("HB04-06")).orElseThrow();
+        long sequence =
+                wrong.lifeLine().stream()
+                        .filter(entry -> entry.fact() instanceof CellFact.ResistanceRead)
+                        .findFirst()
+                        .orElseThrow()
+                        .sequence();
+        log(
+                "Correct HB04-06",
+                List.of(
+                        new Fact.EntryCorrected(
+                                sequence,
+                                new CellFact.ResistanceRead(
+                                        wrong.id(), 49.4, ResistanceMethod.AC_1_KHZ))));
+    }
+
+    private void note(String cell, String words) {
+        log("Note on " + cell, List.of(new CellFact.CellNoted(new CellId(cell), words)));
+    }
+
+    private void decide(String cell, String reason) {
+        log(
+                "Decide " + cell,
+                List.of(new CellFact.CellDecided(new CellId(cell), Decision.OUT, reason)));
+    }
+
+    private void packs() {
+        now = now.plus(Duration.ofDays(1));
+        match(DOME, rules(4, 5, Selection.TIGHTEST, Chemistry.LFP, OptionalDouble.empty()));
+        match(LONG_NIGHT, rules(7, 10, Selection.STRONGEST, Chemistry.NMC, OptionalDouble.empty()));
+        for (CellId cell : state(drafts).pack(DOME).orElseThrow().groups().get(0))
+            log("Pick " + cell, List.of(new PackFact.CellPicked(DOME, cell, PackFact.Pick.TAKEN)));
+    }
+
+    private static MatchRules rules(
+            int series,
+            int parallel,
+            Selection selection,
+            Chemistry chemistry,
+            OptionalDouble irSpread) {
+        MatchRules plain = MatchRules.of(series, parallel, selection);
+        return new MatchRules(
+                plain.groupSizes(),
+                selection,
+                irSpread,
+                OptionalInt.empty(),
+                0.8,
+                OptionalDouble.empty(),
+                MatchRules.USUAL_REPEATABILITY,
+                Optional.of(chemistry));
+    }
+
+    private void match(String pack, MatchRules rules) {
+        MatchableStock stock = MatchableStock.of(state(drafts), GradePolicy.USUAL, pack);
+        MatchOutcome outcome =
+                Matcher.match(
+                        stock.candidates(),
+                        rules,
+                        Map.of(),
+                        new SearchEffort(2, 1),
+                        SearchWatch.NOBODY);
+        if (!(outcome instanceof MatchOutcome.Matched matched))
+            throw new IllegalStateException("the demo's pack cannot be matched: " + outcome);
+        log(
+                "Match " + pack,
+                List.of(
+                        new PackFact.GroupsMatched(
+                                pack, rules, matched.result().groups(), Map.of())));
+    }
+
+    private static double round(double value, double steps) {
+        return Math.rint(value * steps) / steps;
+    }
+}

@@ -1,0 +1,43 @@
+package pentacell.workshop.exchange;
+
+import java.util.List;
+
+/// A cell table as it was read: what each column was taken for, the good lines, and every bad one.
+///
+/// @param fileName name of the file
+/// @param sha256 fingerprint of its bytes
+/// @param encoding what it was decoded as
+/// @param columns in file order
+/// @param rows the good lines
+/// @param problems what is wrong, in file order; with no rows it says why nothing could be taken
+public record CellTable(
+        String fileName,
+        String sha256,
+        String encoding,
+        List<CellColumn> columns,
+        List<CellRow> rows,
+        List<Problem> problems) {
+    public CellTable {
+        columns = List.copyOf(columns);
+        rows = List.copyOf(rows);
+        problems = List.copyOf(problems);
+    }
+
+    /// Something wrong in a file.
+    ///
+    /// @param fileName the file
+    /// @param line the line from 1, 0 for the file as a whole
+    /// @param sentence column, what was read, what was expected
+    public record Problem(String fileName, long line, String sentence) {
+        /// The problem as printed: `tray.csv:17: column 3 "IR": "5O.2" is not a number (letter
+        /// O?)`.
+        public String text() {
+            return line > 0 ? fileName + ":" + line + ": " + sentence : fileName + ": " + sentence;
+        }
+    }
+
+    /// Whether a column with this role was found.
+    public boolean has(CellColumn.Role role) {
+        return columns.stream().anyMatch(column -> column.role() == role);
+    }
+}

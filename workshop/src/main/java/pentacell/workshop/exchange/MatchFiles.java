@@ -1,0 +1,105 @@
+package pentacell.workshop.exchange;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import pentacell.core.cell.CellId;
+import pentacell.core.match.MatchFigures;
+import pentacell.core.match.MatchResult;
+import pentacell.core.match.TradeOff;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/// A match as files: groups as CSV, figures as JSON, the trade-off curve as CSV.
+public final class MatchFiles {
+    private static final JsonMapper JSON =
+            JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+
+    private MatchFiles() {}
+
+    /// `cell_id,group,position`, groups and positions from 1.
+    public static String groupsCsv(List<List<CellId>> groups) {
+        List<List<String>> lines = new ArrayList<>();
+        for (int group = 0; group < groups.size(); group++)
+            for (int position = 0; position < groups.get(group).size(); position++)
+                lines.add(
+                        List.of(
+                                groups.get(group).get(position).text(),
+                                String.valueOf(group + 1),
+                                String.valueOf(position + 1)));
+        return SafeCsv.text(List.of("cell_id", "group", "position"), lines);
+    }
+
+    /// The figures of a match.
+    ///
+    /// @param elapsedMillis how long it took, in ms
+    public static String summaryJson(MatchResult result, long elapsedMillis) {
+        MatchFigures figures = result.figures();
+        ObjectNode json = JSON.createObjectNode();
+        json.put("arrangement", result.rules().arrangement());
+        json.put("selection", result.rules().selection().name().toLowerCase(Locale.ROOT));
+        json.put("usableCapacityMah", tidy(figures.usableMilliampHours()));
+        json.put("capacitySpreadMah", tidy(figures.spreadMilliampHours()));
+        json.put("capacitySpreadPct", tidy(figures.spreadPercent()));
+        json.put("capacityUpperBoundMah", tidy(result.bounds().usableMilliampHours()));
+        json.put("capacitySpreadLowerBoundMah", tidy(result.bounds().spreadMilliampHours()));
+        put(json, "groupResistanceSpreadPct", figures.resistanceSpreadPercent());
+        put(json, "maxWithinGroupIrSpreadMohm", figures.worstIrSpreadMilliohms());
+        json.put("cellsUsed", result.rules().cellsNeeded());
+        json.put("cellsLeftOver", result.leftOver().size());
+        json.put("ending", result.ending().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        json.put("method", result.method());
+        json.put("elapsedMs", elapsedMillis);
+        ArrayNode groups = json.putArray("groups");
+        for (int i = 0; i < figures.groups().size(); i++) {
+            MatchFigures.GroupFigures group = figures.groups().get(i);
+            ObjectNode node = groups.addObject();
+            node.put("group", i + 1);
+            node.put("capacityMah", tidy(group.milliampHours()));
+            put(node, "resistanceMohm", group.milliohms());
+            put(node, "irSpreadMohm", group.irSpreadMilliohms());
+            node.put("donors", group.donors());
+        }
+        return JSON.writeValueAsString(json) + "\n";
+    }
+
+    /// `ir_spread_limit_mohm,usable_mah,spread_mah,group_resistance_spread_pct,ir_spread_mohm`.
+    public static String tradeOffCsv(List<TradeOff.Point> curve) {
+        List<List<String>> lines = new ArrayList<>();
+        for (TradeOff.Point point : curve) {
+            MatchFigures figures = point.result().figures();
+            lines.add(
+                    List.of(
+                            number(OptionalDouble.of(point.limitMilliohms())),
+                            number(OptionalDouble.of(figures.usableMilliampHours())),
+                            number(OptionalDouble.of(figures.spreadMilliampHours())),
+                            number(figures.resistanceSpreadPercent()),
+                            number(figures.worstIrSpreadMilliohms())));
+        }
+        return SafeCsv.text(
+                List.of(
+                        "ir_spread_limit_mohm",
+                        "usable_mah",
+                        "spread_mah",
+                        "group_resistance_spread_pct",
+                        "ir_spread_mohm"),
+                lines);
+    }
+
+    private static void put(ObjectNode node, String name, OptionalDouble value) {
+        if (value.isPresent()) node.put(name, tidy(value.getAsDouble()));
+        else node.putNull(name);
+    }
+
+    private static String number(OptionalDouble value) {
+        return value.isPresent() ? String.valueOf(tidy(value.getAsDouble())) : "";
+    }
+
+    /// Four decimals say all that a measured figure holds.
+    private static double tidy(double value) {
+        return Math.round(value * 1e4) / 1e4;
+    }
+}

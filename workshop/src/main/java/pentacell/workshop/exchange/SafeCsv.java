@@ -1,0 +1,49 @@
+package pentacell.workshop.exchange;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.List;
+
+/// Writes CSV (RFC 4180) that a spreadsheet opens as what it is: a text that would begin a formula
+/// gets an apostrophe before it.
+public final class SafeCsv {
+    private SafeCsv() {}
+
+    /// A table as text.
+    public static String text(List<String> header, Iterable<List<String>> lines) {
+        StringWriter out = new StringWriter();
+        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
+            csv.writeRecord(header);
+            for (List<String> line : lines)
+                csv.writeRecord(line.stream().map(SafeCsv::safe).toList());
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return out.toString();
+    }
+
+    /// Writes a text whole or not at all.
+    public static void write(Path file, String text) throws IOException {
+        Path target = file.toAbsolutePath();
+        Path half = Files.createTempFile(target.getParent(), ".", ".part");
+        try {
+            Files.writeString(half, text, StandardCharsets.UTF_8);
+            Files.move(half, target, StandardCopyOption.REPLACE_EXISTING);
+        } finally {
+            Files.deleteIfExists(half);
+        }
+    }
+
+    private static String safe(String text) {
+        if (text.isEmpty() || "=+-@\t\r".indexOf(text.charAt(0)) < 0) return text;
+        boolean isNumber = text.matches("[+-]?\\d+(\\.\\d+)?");
+        return isNumber ? text : "'" + text;
+    }
+}

@@ -1,0 +1,202 @@
+package pentacell.workshop.logbook;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import pentacell.core.fact.Act;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.Step;
+import pentacell.core.fact.WorkshopState;
+
+/// An open workshop file: its journal and what follows from it.
+///
+/// An act is on the disk before [#log] returns. Methods may be called from any thread; they follow
+/// one another.
+public final class Logbook implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(Logbook.class);
+
+    private final Path file;
+    private final Connection database;
+    private final FileLock lock;
+    private final Clock clock;
+    private final FactCodec codec = new FactCodec();
+    private final List<Act> journal;
+    private long lastSequence;
+    private volatile WorkshopState state;
+
+    Logbook(Path file, Connection database, FileLock lock, Clock clock, List<Act> journal) {
+        this.file = file;
+        this.database = database;
+        this.lock = lock;
+        this.clock = clock;
+        this.journal = new ArrayList<>(journal);
+        this.lastSequence =
+                journal.stream()
+                        .flatMap(act -> act.entries().stream())
+                        .mapToLong(Act.Entry::sequence)
+                        .max()
+                        .orElse(0);
+        this.state = WorkshopState.of(journal);
+    }
+
+    /// Opens a workshop file, or makes it when it is not there.
+    public static Opening open(Path file, Clock clock) {
+        return new LogbookFile(file.toAbsolutePath().normalize(), clock).open();
+    }
+
+    /// Where the file lies.
+    public Path file() {
+        return file;
+    }
+
+    /// What holds now.
+    public WorkshopState state() {
+        return state;
+    }
+
+    /// What undo would take back.
+    public synchronized Optional<Step> undoStep() {
+        return WorkshopState.undo(journal);
+    }
+
+    /// What redo would bring back.
+    public synchronized Optional<Step> redoStep() {
+        return WorkshopState.redo(journal);
+    }
+
+    /// Logs facts as one act.
+    ///
+    /// @param words what a person would call it, shown by undo
+    /// @return the state with the act in it
+    /// @throws LogbookException when it could not be written; nothing has changed then
+    /// @throws IllegalArgumentException when there are no facts
+    public synchronized WorkshopState log(String words, List<? extends Fact> facts)
+            throws LogbookException {
+        if (facts.isEmpty()) throw new IllegalArgumentException("an act has at least one fact");
+        Act act = write(words, facts);
+        state = state.plus(act);
+        return state;
+    }
+
+    /// Logs acts that were made elsewhere, all of them or none, in one transaction.
+    ///
+    /// @param drafts acts in the order they were made, each with at least one fact; none undoes or
+    ///   redoes
+    public synchronized WorkshopState logAll(List<Draft> drafts) throws LogbookException {
+        List<Act> acts = new ArrayList<>();
+        long sequence = lastSequence;
+        for (Draft draft : drafts) {
+            List<Act.Entry> entries = new ArrayList<>();
+            for (Fact fact : draft.facts()) entries.add(new Act.Entry(++sequence, fact));
+            acts.add(
+                    new Act(journal.size() + acts.size() + 1L, draft.at(), draft.words(), entries));
+        }
+        commit(acts);
+        state = WorkshopState.of(journal);
+        return state;
+    }
+
+    /// An act before it is in the journal.
+    ///
+    /// @param at when it was made
+    /// @param words what a person would call it
+    /// @param facts what it logs
+    public record Draft(Instant at, String words, List<? extends Fact> facts) {
+        public Draft {
+            facts = List.copyOf(facts);
+        }
+    }
+
+    /// Takes back the last act that holds; does nothing when there is none.
+    public synchronized WorkshopState undo() throws LogbookException {
+        Optional<Step> step = undoStep();
+        if (step.isPresent())
+            turn("Undo: " + step.get().words(), new Fact.ActUndone(step.get().act()));
+        return state;
+    }
+
+    /// Brings back the act that was taken back last; does nothing when there is none.
+    public synchronized WorkshopState redo() throws LogbookException {
+        Optional<Step> step = redoStep();
+        if (step.isPresent())
+            turn("Redo: " + step.get().words(), new Fact.ActRedone(step.get().act()));
+        return state;
+    }
+
+    private void turn(String words, Fact fact) throws LogbookException {
+        write(words, List.of(fact));
+        state = WorkshopState.of(journal);
+    }
+
+    private Act write(String words, List<? extends Fact> facts) throws LogbookException {
+        List<Act.Entry> entries = new ArrayList<>(facts.size());
+        for (Fact fact : facts) entries.add(new Act.Entry(lastSequence + entries.size() + 1, fact));
+        Act act = new Act(journal.size() + 1L, clock.instant(), words, entries);
+        commit(List.of(act));
+        return act;
+    }
+
+    private void commit(List<Act> acts) throws LogbookException {
+        try {
+            for (Act act : acts) insert(act);
+            database.commit();
+        } catch (SQLException failure) {
+            rollBack();
+            throw new LogbookException(Faults.writing(file, failure), failure);
+        }
+        journal.addAll(acts);
+        for (Act act : acts) lastSequence += act.entries().size();
+    }
+
+    private void insert(Act act) throws SQLException {
+        try (PreparedStatement row =
+                database.prepareStatement("INSERT INTO act (act, at, words) VALUES (?, ?, ?)")) {
+            row.setLong(1, act.number());
+            row.setString(2, act.at().toString());
+            row.setString(3, act.words());
+            row.execute();
+        }
+        try (PreparedStatement row =
+                database.prepareStatement(
+                        "INSERT INTO fact (sequence, act, kind, cell, body) VALUES (?, ?, ?, ?, ?)")) {
+            for (Act.Entry entry : act.entries()) {
+                row.setLong(1, entry.sequence());
+                row.setLong(2, act.number());
+                row.setString(3, FactCodec.kind(entry.fact().getClass()));
+                row.setString(
+                        4,
+                        entry.fact() instanceof Fact.OfCell ofCell ? ofCell.cell().text() : null);
+                row.setString(5, codec.body(entry.fact()));
+                row.addBatch();
+            }
+            row.executeBatch();
+        }
+    }
+
+    private void rollBack() {
+        try {
+            database.rollback();
+        } catch (SQLException failure) {
+            LOG.warn("could not roll back", failure);
+        }
+    }
+
+    /// Lets go of the file.
+    @Override
+    public synchronized void close() {
+        try (database) {
+            lock.close();
+        } catch (SQLException | IOException failure) {
+            LOG.warn("could not close {}", file, failure);
+        }
+    }
+}

@@ -1,0 +1,142 @@
+package pentacell.workshop.exchange;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+final class CellCsvTest {
+    @TempDir Path folder;
+
+    @ParameterizedTest(name = "{0}")
+    @ValueSource(
+            strings = {
+                "cell_id,voltage_v,ir_mohm,capacity_mah\nA-1,3.68,56.2,2143\n",
+                "cell_id;voltage_v;ir_mohm;capacity_mah\nA-1;3,68;56,2;2143\n",
+                "Capacity (Ah)\tIR / Ω\tCell ID\tOCV [mV]\n2.143\t0.0562\tA-1\t3680\n",
+                "\ufeff\"Cell\",\"mAh\",\"mΩ\",\"Voltage / V\"\r\n\"A-1\",\"2143\",\"56,2\",\"3,68\"\r\n",
+                "cell,voltage,resistance_milliohms,cap mAh,colour\n\nA-1,3.68,56.2,2143,red\n\n"
+            })
+    void separatorsDecimalMarksUnitsAndOrderDoNotMatter(String text) throws IOException {
+        CellTable table = read(text);
+        assertEquals(List.of(), table.problems());
+        CellRow row = table.rows().get(0);
+        assertEquals("A-1", row.id().text());
+        assertEquals(3.68, row.volts().orElseThrow(), 1e-9);
+        assertEquals(56.2, row.milliohms().orElseThrow(), 1e-9);
+        assertEquals(2143, row.milliampHours().orElseThrow(), 1e-9);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "A-1,5O.2,2100 | column 2 \"ir\": \"5O.2\" is not a number (letter O?)",
+                "A-1,-4,2100   | column 2 \"ir\": \"-4\" cannot be, expected a resistance above 0",
+                "A-1,50,9e9    | column 3 \"mah\": \"9e9\" cannot be, expected a capacity above 0",
+                "A-1,50,NaN    | column 3 \"mah\": \"NaN\" is not a number",
+                ",50,2100      | column 1 \"cell\": \"\" is empty",
+                "A 1,50,2100   | has a space in it",
+                "GOOD,50,2100  | cell id \"GOOD\" stands already in line 2"
+            })
+    void aBadLineIsNamedWithLineAndColumnAndTheGoodOnesAreKept(String line, String complaint)
+            throws IOException {
+        CellTable table = read("cell,ir,mah\nGOOD,50,2100\n" + line + "\nALSO-GOOD,51,2101\n");
+        assertEquals(2, table.rows().size());
+        assertEquals(1, table.problems().size());
+        String text = table.problems().get(0).text();
+        assertTrue(text.startsWith("cells.csv:3: ") && text.contains(complaint), text);
+    }
+
+    @ParameterizedTest(name = "{1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "''                        | is empty",
+                "'date,price\n2026,7'      | no column holds the cell''s id",
+                "'cell_id,colour\nA,red'   | no column holds a reading",
+                "'cell_id,voltage_v'       | no lines under them"
+            })
+    void aFileOfAnotherThingSaysWhatWasExpected(String text, String complaint) throws IOException {
+        CellTable table = read(text);
+        assertTrue(table.rows().isEmpty());
+        assertTrue(
+                table.problems().get(0).text().contains(complaint.replace("''", "'")),
+                table.problems().get(0).text());
+    }
+
+    @Test
+    void oldEncodingsAreRecognised() throws IOException {
+        Path file = folder.resolve("cells.csv");
+        Files.write(
+                file,
+                "cell_id,voltage_v,model\nÄ-1,3.6,Größe\n"
+                        .getBytes(Charset.forName("windows-1252")));
+        CellTable table = CellCsv.read(file);
+        assertEquals("windows-1252", table.encoding());
+        assertEquals("Größe", table.rows().get(0).model().orElseThrow());
+    }
+
+    @Test
+    void aHundredThousandLinesAreReadAndProblemsStayCountable() throws IOException {
+        StringBuilder text = new StringBuilder("cell_id,voltage_v,capacity_mah\n");
+        for (int i = 1; i <= 100_000; i++)
+            text.append("C-")
+                    .append(i)
+                    .append(i % 20 == 0 ? ",oops," : ",3.6,")
+                    .append(2000 + i % 300)
+                    .append('\n');
+        CellTable table = read(text.toString());
+        assertEquals(95_000, table.rows().size());
+        assertEquals(CellCsv.MOST_PROBLEMS + 1, table.problems().size());
+        assertTrue(table.problems().get(CellCsv.MOST_PROBLEMS).text().contains("and 4000 more"));
+    }
+
+    @Test
+    void whatIsNoTextIsRefusedInWords() throws IOException {
+        Path file = folder.resolve("cells.csv");
+        Files.write(file, new byte[] {0, 1, 2, 0, 9});
+        assertTrue(CellCsv.read(file).problems().get(0).text().contains("is not a text file"));
+        assertTrue(CellCsv.read(folder).problems().get(0).text().contains("is a folder"));
+        assertTrue(
+                CellCsv.read(folder.resolve("none.csv"))
+                        .problems()
+                        .get(0)
+                        .text()
+                        .contains("no such file"));
+    }
+
+    @Test
+    void everyColumnIsSaidForWhatItWasTaken() throws IOException {
+        CellTable table =
+                read("Cell,OCV mV,Rated mAh,Capacity,Donor,Colour\nA,3600,2200,2100,HB03,red\n");
+        assertEquals(
+                "cell id; voltage in V (from mV); rated capacity in mAh; capacity in mAh; donor; not taken",
+                table.columns().stream().map(CellColumn::words).collect(Collectors.joining("; ")));
+    }
+
+    @Test
+    void writtenCellsNeverBeginAFormula() {
+        assertEquals(
+                "a\r\n'=1+2\r\n'@x\r\n-3.5\r\n'-x\r\n",
+                SafeCsv.text(
+                        List.of("a"),
+                        List.of(List.of("=1+2"), List.of("@x"), List.of("-3.5"), List.of("-x"))));
+    }
+
+    private CellTable read(String text) throws IOException {
+        return CellCsv.read(
+                Files.writeString(folder.resolve("cells.csv"), text, StandardCharsets.UTF_8));
+    }
+}

@@ -1,0 +1,293 @@
+package pentacell.workshop.logbook;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
+
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.Donor;
+import pentacell.core.cell.Place;
+import pentacell.core.cell.Tray;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.PackFact;
+import pentacell.core.fact.TestConditions;
+import pentacell.core.match.MatchRules;
+import pentacell.core.match.Selection;
+import pentacell.workshop.logbook.Opening.Opened;
+import pentacell.workshop.logbook.Opening.Refused;
+
+final class LogbookTest {
+    private static final CellId A = new CellId("HB03-07");
+    private static final CellId B = new CellId("HB03-08");
+
+    @TempDir Path folder;
+    private Path file;
+    private final Clock clock = mock(Clock.class);
+
+    @BeforeEach
+    void prepare() {
+        file = folder.resolve("bench.pentacell");
+        when(clock.instant()).thenReturn(Instant.parse("2026-01-10T18:00:00Z"));
+    }
+
+    static Stream<Fact> everyKindOfFact() {
+        CellModel model =
+                new CellModel(
+                        "Halvorn HX26",
+                        CellFormat.parse("18650").orElseThrow(),
+                        Chemistry.NMC,
+                        2500,
+                        2600,
+                        CellLimits.careful(Chemistry.NMC, 2500));
+        MatchRules rules =
+                new MatchRules(
+                        List.of(1, 1),
+                        Selection.TIGHTEST,
+                        OptionalDouble.of(5),
+                        OptionalInt.of(2),
+                        0.8,
+                        OptionalDouble.empty(),
+                        0.01,
+                        Optional.of(Chemistry.LFP));
+        return Stream.of(
+                new Fact.ModelDefined(model),
+                new Fact.DonorAdded(
+                        new Donor("HB03", "hire-bicycle module", "Halvorn HX26", "łódź \"β\"")),
+                new Fact.TrayAdded(new Tray("T1", 8, 12)),
+                new Fact.FileImported("cells.csv", "ab12", 7),
+                new Fact.EntryCorrected(3, new CellFact.CellPlaced(A, new Place("T1", 2, 3))),
+                new Fact.EntryStruck(3, A, "wrong cell"),
+                new CellFact.CellNamed(A, Optional.of("HB03"), Optional.empty()),
+                new CellFact.CellPlaced(A, new Place("T1", 27, 3)),
+                new CellFact.VoltageRead(A, -3.6),
+                new CellFact.ResistanceRead(A, 56.2, CellFact.ResistanceMethod.DC),
+                new CellFact.CapacityMeasured(A, 2143, TestConditions.of(4.2, 1, 3.0)),
+                new CellFact.CapacityMeasured(A, 2143, TestConditions.NOT_STATED),
+                new CellFact.CellNoted(A, "warm; 'x' \n y"),
+                new CellFact.CellDecided(A, CellFact.Decision.OUT, "leaks"),
+                new PackFact.GroupsMatched(
+                        "Long night", rules, List.of(List.of(A), List.of(B)), Map.of(A, 0)),
+                new PackFact.CellsSwapped("Long night", A, B),
+                new PackFact.CellLock("Long night", A, PackFact.Lock.LOCKED),
+                new PackFact.CellPicked("Long night", A, PackFact.Pick.PUT_BACK),
+                new Fact.ActUndone(7),
+                new Fact.ActRedone(7));
+    }
+
+    @ParameterizedTest
+    @MethodSource("everyKindOfFact")
+    void everyFactIsReadBackAsItWasWritten(Fact fact) {
+        FactCodec codec = new FactCodec();
+        assertEquals(fact, codec.fact(FactCodec.kind(fact.getClass()), codec.body(fact)));
+    }
+
+    @Test
+    void everythingLoggedIsThereAfterReopening() throws LogbookException {
+        Logbook first = opened();
+        first.log(
+                "Log " + A,
+                List.of(
+                        new CellFact.VoltageRead(A, 3.68),
+                        new CellFact.CellPlaced(A, new Place("T1", 1, 1))));
+        first.log("Log " + A, List.of(new CellFact.VoltageRead(A, 3.9)));
+        first.undo();
+        var before = first.state().cells();
+        first.close();
+        Logbook second = opened();
+        assertEquals(before, second.state().cells());
+        assertEquals(
+                "Log " + A, second.redoStep().orElseThrow().words(), "redo outlives the session");
+        second.redo();
+        assertEquals(3.9, second.state().cell(A).orElseThrow().volts().orElseThrow());
+        second.close();
+    }
+
+    @Test
+    void aSecondInstanceOnTheSameFileIsRefusedUntilTheFirstIsClosed() {
+        Logbook first = opened();
+        assertTrue(refusal().contains("already open in another Pentacell"), refusal());
+        first.close();
+        opened().close();
+    }
+
+    @Test
+    void anySqliteToolSeesWhatHolds() throws LogbookException, SQLException {
+        Logbook logbook = opened();
+        logbook.log(
+                "name",
+                List.of(new CellFact.CellNamed(A, Optional.of("HB03"), Optional.of("HX26"))));
+        logbook.log(
+                "read",
+                List.of(
+                        new CellFact.VoltageRead(A, 36.8 / 4),
+                        new CellFact.CapacityMeasured(A, 2100, TestConditions.NOT_STATED)));
+        logbook.log(
+                "correct", List.of(new Fact.EntryCorrected(2, new CellFact.VoltageRead(A, 3.68))));
+        logbook.log("read", List.of(new CellFact.VoltageRead(B, 3.1)));
+        logbook.undo();
+        logbook.log("place", List.of(new CellFact.CellPlaced(A, new Place("T1", 1, 2))));
+        Cell cell = logbook.state().cell(A).orElseThrow();
+        logbook.close();
+        try (Connection database = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = database.createStatement();
+                ResultSet row = statement.executeQuery("SELECT * FROM cells")) {
+            assertTrue(row.next());
+            assertEquals("HB03-07", row.getString("cell"));
+            assertEquals(cell.firstVolts().orElseThrow(), row.getDouble("first_voltage_v"));
+            assertEquals(cell.milliampHours().orElseThrow(), row.getDouble("capacity_mah"));
+            assertEquals("T1-A02", row.getString("location"));
+            assertTrue(!row.next(), "the undone cell is not shown");
+        }
+    }
+
+    @Test
+    void theJournalCannotBeRewritten() throws LogbookException, SQLException {
+        Logbook logbook = opened();
+        logbook.log("read", List.of(new CellFact.VoltageRead(A, 3.68)));
+        logbook.close();
+        try (Connection database = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = database.createStatement()) {
+            assertThrows(SQLException.class, () -> statement.execute("DELETE FROM fact"));
+            assertThrows(
+                    SQLException.class, () -> statement.execute("UPDATE fact SET body = '{}'"));
+        }
+    }
+
+    @Test
+    void filesThatAreNoneOfOursAreRefusedInWords() throws Exception {
+        Files.writeString(file, "cell_id,voltage\n");
+        assertTrue(refusal().contains("is not a workshop file"));
+        Files.delete(file);
+        sql("CREATE TABLE other (x)");
+        assertTrue(refusal().contains("database of another program"));
+        Files.delete(file);
+        opened().close();
+        sql("PRAGMA user_version = 99");
+        assertTrue(refusal().contains("newer Pentacell"));
+    }
+
+    @Test
+    void aDamagedFilePointsToItsBackups() throws Exception {
+        Logbook logbook = opened();
+        for (int i = 0; i < 60; i++)
+            logbook.log("read", List.of(new CellFact.VoltageRead(A, 3.68)));
+        logbook.close();
+        opened().close();
+        byte[] bytes = Files.readAllBytes(file);
+        for (int i = 4096; i < bytes.length; i++) bytes[i] = (byte) (i * 31);
+        Files.write(file, bytes);
+        String refusal = refusal();
+        assertTrue(refusal.contains("damaged") && refusal.contains("backups"), refusal);
+        try (Stream<Path> copies = Files.list(Backups.folder(file))) {
+            assertEquals(1, copies.count());
+        }
+    }
+
+    @Test
+    void onlyTheLastFiveBackupsAreKept() throws Exception {
+        for (int day = 1; day <= 8; day++) {
+            when(clock.instant()).thenReturn(Instant.parse("2026-01-1" + day + "T18:00:00Z"));
+            Logbook logbook = opened();
+            logbook.log("read", List.of(new CellFact.VoltageRead(A, 3.68)));
+            logbook.close();
+        }
+        try (Stream<Path> copies = Files.list(Backups.folder(file))) {
+            assertEquals(5, copies.count());
+        }
+    }
+
+    @Test
+    void aClockSetBackChangesNothing() throws LogbookException {
+        Logbook logbook = opened();
+        logbook.log("read", List.of(new CellFact.VoltageRead(A, 3.6)));
+        when(clock.instant()).thenReturn(Instant.parse("2001-01-01T00:00:00Z"));
+        logbook.log("read", List.of(new CellFact.VoltageRead(A, 3.7)));
+        logbook.close();
+        Logbook again = opened();
+        assertEquals(
+                3.7,
+                again.state().cell(A).orElseThrow().volts().orElseThrow(),
+                "order is that of logging");
+        again.close();
+    }
+
+    @Test
+    void whatWasConfirmedBeforeAKillIsThereAfterwards() throws Exception {
+        Process child =
+                new ProcessBuilder(
+                                System.getProperty("java.home") + "/bin/java",
+                                "-cp",
+                                System.getProperty("java.class.path"),
+                                RestlessLogger.class.getName(),
+                                file.toString())
+                        .redirectErrorStream(true)
+                        .start();
+        int confirmed = 0;
+        try (BufferedReader says =
+                new BufferedReader(
+                        new InputStreamReader(child.getInputStream(), StandardCharsets.UTF_8))) {
+            for (String line = says.readLine(); line != null; line = says.readLine()) {
+                if (!line.startsWith("confirmed ")) continue;
+                confirmed = Integer.parseInt(line.substring("confirmed ".length()));
+                // SIGKILL on this platform, in the middle of whatever it is doing
+                if (confirmed == 40) child.toHandle().destroyForcibly();
+            }
+        }
+        assertTrue(child.waitFor(30, TimeUnit.SECONDS));
+        assertTrue(confirmed >= 40, "the child logged until it was killed");
+        Logbook logbook = opened();
+        for (int i = 1; i <= confirmed; i++)
+            assertTrue(
+                    logbook.state().cells().containsKey(new CellId("K-" + i)),
+                    "K-" + i + " of " + confirmed);
+        logbook.close();
+    }
+
+    private Logbook opened() {
+        return assertInstanceOf(Opened.class, Logbook.open(file, clock)).logbook();
+    }
+
+    private String refusal() {
+        return assertInstanceOf(Refused.class, Logbook.open(file, clock)).message();
+    }
+
+    private void sql(String statementText) throws SQLException {
+        try (Connection database = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = database.createStatement()) {
+            statement.execute(statementText);
+        }
+    }
+}
