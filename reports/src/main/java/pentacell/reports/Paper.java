@@ -4,16 +4,13 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /// Sizes of paper.
 public enum Paper {
-    A4(PDRectangle.A4),
-    LETTER(PDRectangle.LETTER);
-
-    private final PDRectangle size;
-
-    Paper(PDRectangle size) {
-        this.size = size;
-    }
+    A4,
+    LETTER;
 
     PDRectangle size() {
-        return size;
+        return switch (this) {
+            case A4 -> PDRectangle.A4;
+            case LETTER -> PDRectangle.LETTER;
+        };
     }
 }

@@ -31,10 +31,15 @@ public final class SafeCsv {
 
     /// Writes a text whole or not at all.
     public static void write(Path file, String text) throws IOException {
+        writeBytes(file, text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /// Writes bytes whole or not at all: beside the target first, then moved onto it.
+    public static void writeBytes(Path file, byte[] bytes) throws IOException {
         Path target = file.toAbsolutePath();
         Path half = Files.createTempFile(target.getParent(), ".", ".part");
         try {
-            Files.writeString(half, text, StandardCharsets.UTF_8);
+            Files.write(half, bytes);
             Files.move(half, target, StandardCopyOption.REPLACE_EXISTING);
         } finally {
             Files.deleteIfExists(half);

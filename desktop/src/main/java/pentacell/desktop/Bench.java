@@ -1,0 +1,37 @@
+package pentacell.desktop;
+
+import java.time.Clock;
+import java.util.List;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Frame;
+import pentacell.desktop.frame.Station;
+import pentacell.desktop.intake.IntakeStation;
+import pentacell.desktop.match.MatchStation;
+import pentacell.desktop.stock.StockStation;
+
+/// The whole interface, put together: the desk, its stations, the frame around them.
+///
+/// @param desk what the stations share
+/// @param intake the Intake station
+/// @param stock the Stock station
+/// @param match the Match station
+/// @param frame the window's content
+public record Bench(
+        Desk desk, IntakeStation intake, StockStation stock, MatchStation match, Frame frame) {
+
+    /// Puts a bench together; on the UI thread.
+    public static Bench create(FileAsk files, Clock clock) {
+        Desk desk = new Desk();
+        IntakeStation intake = new IntakeStation(desk);
+        StockStation stock = new StockStation(desk);
+        MatchStation match = new MatchStation(desk, files);
+        List<Station> stations = List.of(intake, stock, match);
+        return new Bench(
+                desk,
+                intake,
+                stock,
+                match,
+                new Frame(desk, stations, files, intake::previewImport, clock));
+    }
+}

@@ -1,0 +1,48 @@
+package pentacell.desktop;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Optional;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import org.jspecify.annotations.Nullable;
+import pentacell.desktop.theme.Theme;
+
+/// The desktop program. Its one argument is the workshop file to open; without one it begins with
+/// nothing open.
+public final class PentacellApp extends Application {
+    private @Nullable Bench bench;
+
+    /// Runs until the window is closed.
+    public static void run(Optional<Path> workshop) {
+        launch(PentacellApp.class, workshop.map(Path::toString).stream().toArray(String[]::new));
+    }
+
+    @Override
+    public void start(Stage stage) {
+        Theme.loadFonts();
+        Bench made = Bench.create(new StageFileAsk(stage), Clock.systemUTC());
+        bench = made;
+        stage.setScene(made.frame().scene());
+        stage.titleProperty()
+                .bind(
+                        made.desk()
+                                .fileNameProperty()
+                                .map(name -> name.isEmpty() ? "Pentacell" : name + " – Pentacell"));
+        stage.setMinWidth(960);
+        stage.setMinHeight(600);
+        stage.show();
+        if (getParameters().getRaw().isEmpty())
+            made.desk()
+                    .say(
+                            "No workshop is open: New workshop or Open workshop, in the menu on the left above.");
+        else made.frame().open(Path.of(getParameters().getRaw().get(0)));
+    }
+
+    @Override
+    public void stop() {
+        if (bench != null) bench.desk().close();
+        Platform.exit();
+    }
+}

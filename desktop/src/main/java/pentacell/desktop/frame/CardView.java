@@ -1,0 +1,195 @@
+package pentacell.desktop.frame;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.cell.CellModel;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.CellFact.CellDecided;
+import pentacell.core.fact.CellFact.Decision;
+import pentacell.core.grade.GradePolicy;
+import pentacell.core.grade.Grader;
+import pentacell.core.grade.Standing;
+import pentacell.core.judgement.Judged;
+import pentacell.core.judgement.Reason;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.kit.CellMark;
+import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.PlotSurface;
+
+/// The card of the selected cell: big id, mark, verdict with its reasons, figures, life line.
+final class CardView extends VBox {
+    private final Desk desk;
+    private final Label id = new Label();
+    private final PlotSurface mark =
+            new PlotSurface((pen, width, height) -> drawMark(pen, width, height));
+    private final Label verdict = new Label();
+    private final Label origin = new Label();
+    private final VBox reasons = new VBox();
+    private final GridPane figures = new GridPane();
+    private final LifeLineView lifeLine;
+    private final VBox content = new VBox();
+    private final Label empty =
+            new Label(
+                    "Select a cell to see its verdict, its reasons and every reading ever logged of it.");
+    private Optional<CellMark> drawn = Optional.empty();
+
+    CardView(Desk desk) {
+        this.desk = desk;
+        lifeLine = new LifeLineView(desk);
+        getStyleClass().add("card");
+        setId("card");
+        id.setId("card-id");
+        id.getStyleClass().add("card-id");
+        verdict.setId("card-verdict");
+        verdict.getStyleClass().add("card-verdict");
+        origin.getStyleClass().add("card-origin");
+        origin.setWrapText(true);
+        mark.getStyleClass().add("card-mark");
+        reasons.getStyleClass().add("reasons");
+        reasons.setId("card-reasons");
+        figures.getStyleClass().add("figures");
+        empty.setWrapText(true);
+        empty.getStyleClass().add("empty");
+        VBox names = new VBox(id, verdict);
+        HBox head = new HBox(mark, names);
+        head.getStyleClass().add("card-head");
+        Label lifeLineTitle = new Label("Life line");
+        lifeLineTitle.getStyleClass().add("section");
+        content.getChildren()
+                .addAll(head, origin, figures, reasons, decisionRow(), lifeLineTitle, lifeLine);
+        content.getStyleClass().add("card-content");
+        ScrollPane scroll = new ScrollPane(content);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(empty, scroll);
+        desk.selectedProperty().subscribe(selected -> show());
+        desk.stateProperty().subscribe(state -> show());
+    }
+
+    private void show() {
+        Optional<Cell> selected = desk.selectedCell();
+        empty.setVisible(selected.isEmpty());
+        empty.setManaged(selected.isEmpty());
+        content.setVisible(selected.isPresent());
+        selected.ifPresent(this::show);
+    }
+
+    private void show(Cell cell) {
+        Optional<CellModel> model = desk.state().modelOf(cell);
+        Judged<Standing> judged = Grader.judge(cell, model, GradePolicy.USUAL);
+        drawn = Optional.of(CellMark.of(cell, model));
+        mark.repaint();
+        id.setText(cell.id().text());
+        verdict.setText(judged.verdict().words());
+        origin.setText(
+                String.join(
+                        " · ",
+                        parts(
+                                cell.place().map(Object::toString),
+                                cell.model(),
+                                cell.donor().map(code -> "from " + code))));
+        figures.getChildren().clear();
+        figure(0, "First V", Quantity.VOLTAGE, cell.firstVolts());
+        figure(1, "Last V", Quantity.VOLTAGE, cell.volts());
+        figure(2, "Capacity", Quantity.CAPACITY, cell.milliampHours());
+        OptionalDouble soh = Grader.soh(cell, model);
+        figure(
+                3,
+                "Of rated",
+                Quantity.PERCENT,
+                soh.isPresent() ? OptionalDouble.of(100 * soh.getAsDouble()) : soh);
+        figure(4, "IR (AC)", Quantity.RESISTANCE, cell.milliohms());
+        reasons.getChildren().setAll(judged.reasons().stream().map(CardView::reasonLine).toList());
+        lifeLine.show(cell);
+    }
+
+    @SafeVarargs
+    private static List<String> parts(Optional<String>... parts) {
+        List<String> present = new ArrayList<>();
+        for (Optional<String> part : parts) part.ifPresent(present::add);
+        return present;
+    }
+
+    private void figure(int row, String caption, Quantity quantity, OptionalDouble value) {
+        Label name = new Label(caption);
+        name.getStyleClass().add("caption");
+        Label number = new Label(quantity.number(value.orElse(Double.NaN)));
+        number.getStyleClass().add("figure");
+        Label unit = new Label(quantity.unit());
+        unit.getStyleClass().add("unit");
+        figures.addRow(row, name, number, unit);
+    }
+
+    private static Node reasonLine(Reason reason) {
+        Label line = new Label(reason.sentence());
+        line.setWrapText(true);
+        line.getStyleClass().add("reason");
+        return line;
+    }
+
+    private Node decisionRow() {
+        ComboBox<Decision> choice = new ComboBox<>();
+        choice.setId("decision");
+        choice.getItems().setAll(Decision.values());
+        choice.getSelectionModel().select(Decision.OUT);
+        choice.setConverter(new EnumWords<>(CardView::words));
+        TextField reason = new TextField();
+        reason.setId("decision-reason");
+        reason.setPromptText("reason");
+        HBox.setHgrow(reason, Priority.ALWAYS);
+        Button decide = new Button("Decide");
+        decide.setId("decide");
+        Runnable act =
+                () ->
+                        desk.selectedCell()
+                                .ifPresent(cell -> {
+                                    if (reason.getText().isBlank()
+                                            && choice.getValue() != Decision.BY_FIGURES) {
+                                        reason.setPromptText("say why first");
+                                        reason.requestFocus();
+                                        return;
+                                    }
+                                    desk.log(
+                                            "Decide " + cell.id(),
+                                            List.of(
+                                                    new CellDecided(
+                                                            cell.id(),
+                                                            choice.getValue(),
+                                                            reason.getText().strip())),
+                                            reason::clear);
+                                });
+        decide.setOnAction(pressed -> act.run());
+        reason.setOnAction(enter -> act.run());
+        Label caption = new Label("Decide otherwise");
+        caption.getStyleClass().add("caption");
+        HBox row = new HBox(choice, reason, decide);
+        row.getStyleClass().add("row");
+        return new VBox(caption, row);
+    }
+
+    private static String words(Decision decision) {
+        return switch (decision) {
+            case USE -> "use";
+            case OUT -> "out";
+            case BY_FIGURES -> "by figures";
+        };
+    }
+
+    private void drawMark(pentacell.desktop.kit.Pen pen, double width, double height) {
+        drawn.ifPresent(
+                cell -> cell.draw(pen, width / 2, height / 2, Math.min(width, height) / 2 - 1));
+    }
+}

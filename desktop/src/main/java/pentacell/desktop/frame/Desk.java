@@ -1,0 +1,177 @@
+package pentacell.desktop.frame;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import pentacell.core.cell.CellId;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.Step;
+import pentacell.core.fact.WorkshopState;
+import pentacell.desktop.kit.Background;
+import pentacell.workshop.logbook.Logbook;
+import pentacell.workshop.logbook.LogbookException;
+
+/// What all stations share: the state of the open workshop, the cell that is selected, the last
+/// thing that was said. A view never writes state: it logs facts here, and hears of the new state
+/// once they are on the disk.
+public final class Desk implements AutoCloseable {
+    private final Background logging = new Background("logbook");
+    private final Background computing = new Background("computing");
+    private final ReadOnlyObjectWrapper<WorkshopState> state =
+            new ReadOnlyObjectWrapper<>(WorkshopState.empty());
+    private final ReadOnlyObjectWrapper<Optional<CellId>> selected =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Step>> undoStep =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Step>> redoStep =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
+    private final ReadOnlyStringWrapper fileName = new ReadOnlyStringWrapper("");
+    private Optional<Logbook> logbook = Optional.empty();
+
+    /// Puts a workshop on the desk; the one before is closed.
+    public void put(Logbook opened) {
+        logbook.ifPresent(Logbook::close);
+        logbook = Optional.of(opened);
+        fileName.set(String.valueOf(opened.file().getFileName()));
+        selected.set(Optional.empty());
+        publish(new Outcome(opened.state(), opened.undoStep(), opened.redoStep()));
+    }
+
+    private record Outcome(WorkshopState state, Optional<Step> undo, Optional<Step> redo) {}
+
+    private void publish(Outcome outcome) {
+        undoStep.set(outcome.undo());
+        redoStep.set(outcome.redo());
+        state.set(outcome.state());
+    }
+
+    /// Logs facts as one act; `onLogged` runs on the UI thread when they are on the disk.
+    public void log(String words, List<? extends Fact> facts, Runnable onLogged) {
+        List<? extends Fact> copy = List.copyOf(facts);
+        write(book -> book.log(words, copy), onLogged, () -> {});
+    }
+
+    /// Logs facts as one act.
+    ///
+    /// @param onFailed runs when they could not be written; the message already says why
+    public void log(
+            String words, List<? extends Fact> facts, Runnable onLogged, Runnable onFailed) {
+        List<? extends Fact> copy = List.copyOf(facts);
+        write(book -> book.log(words, copy), onLogged, onFailed);
+    }
+
+    /// Takes back the last act.
+    public void undo() {
+        undoStep.get()
+                .ifPresent(step ->
+                        write(Logbook::undo, () -> say("Taken back: " + step.words()), () -> {}));
+    }
+
+    /// Brings back what was taken back last.
+    public void redo() {
+        redoStep.get()
+                .ifPresent(step ->
+                        write(Logbook::redo, () -> say("Again: " + step.words()), () -> {}));
+    }
+
+    private interface Writing {
+        WorkshopState on(Logbook book) throws LogbookException;
+    }
+
+    private void write(Writing writing, Runnable onDone, Runnable onFailed) {
+        if (logbook.isEmpty()) {
+            say(
+                    "No workshop is open, so nothing can be logged: New workshop or Open workshop first (Ctrl+N, Ctrl+O).");
+            onFailed.run();
+            return;
+        }
+        Logbook book = logbook.get();
+        logging.run(
+                () -> {
+                    WorkshopState after = writing.on(book);
+                    return new Outcome(after, book.undoStep(), book.redoStep());
+                },
+                outcome -> {
+                    publish(outcome);
+                    onDone.run();
+                },
+                failure -> {
+                    say(String.valueOf(failure.getMessage()));
+                    onFailed.run();
+                });
+    }
+
+    /// Computes something away from the UI thread.
+    public <T> void compute(Callable<T> work, Consumer<? super T> onUi) {
+        computing.run(
+                work, onUi, failure -> say("That failed, and it is a fault of ours: " + failure));
+    }
+
+    /// Shows a sentence in the due line.
+    public void say(String sentence) {
+        message.set(sentence);
+    }
+
+    /// Selects a cell.
+    public void select(CellId cell) {
+        selected.set(Optional.of(cell));
+    }
+
+    /// Selects nothing.
+    public void selectNothing() {
+        selected.set(Optional.empty());
+    }
+
+    /// The selected cell as it is now.
+    public Optional<Cell> selectedCell() {
+        return selected.get().flatMap(state.get()::cell);
+    }
+
+    public WorkshopState state() {
+        return state.get();
+    }
+
+    public ReadOnlyObjectProperty<WorkshopState> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Optional<CellId>> selectedProperty() {
+        return selected.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Optional<Step>> undoStepProperty() {
+        return undoStep.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Optional<Step>> redoStepProperty() {
+        return redoStep.getReadOnlyProperty();
+    }
+
+    public ReadOnlyStringProperty messageProperty() {
+        return message.getReadOnlyProperty();
+    }
+
+    public ReadOnlyStringProperty fileNameProperty() {
+        return fileName.getReadOnlyProperty();
+    }
+
+    @Override
+    public void close() {
+        logging.run(
+                () -> {
+                    logbook.ifPresent(Logbook::close);
+                    return Optional.empty();
+                },
+                done -> {},
+                failure -> {});
+        logging.close();
+        computing.close();
+    }
+}

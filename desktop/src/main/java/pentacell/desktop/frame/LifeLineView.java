@@ -1,0 +1,188 @@
+package pentacell.desktop.frame;
+
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.Cell.Fate;
+import pentacell.core.fact.Cell.LifeLineEntry;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.Fact;
+import pentacell.core.unit.NumberText;
+import pentacell.core.unit.Quantity;
+
+/// Every entry ever logged of a cell, newest first. A wrong one is corrected in its line; it stays
+/// to be seen, struck through.
+final class LifeLineView extends VBox {
+    private static final DateTimeFormatter DAY =
+            DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
+
+    private final Desk desk;
+
+    LifeLineView(Desk desk) {
+        this.desk = desk;
+        setId("life-line");
+        getStyleClass().add("life-line");
+    }
+
+    void show(Cell cell) {
+        getChildren()
+                .setAll(
+                        cell.lifeLine().reversed().stream()
+                                .map(entry -> line(cell, entry))
+                                .toList());
+    }
+
+    private Node line(Cell cell, LifeLineEntry entry) {
+        Label at = new Label(DAY.format(entry.at().atZone(ZoneId.systemDefault())));
+        at.getStyleClass().add("life-at");
+        Label what = new Label(words(entry.fact()) + fateWords(entry.fate()));
+        what.setWrapText(true);
+        what.getStyleClass().add(entry.fate() == Fate.STANDING ? "life-what" : "life-gone");
+        HBox.setHgrow(what, Priority.ALWAYS);
+        what.setMaxWidth(Double.MAX_VALUE);
+        HBox row = new HBox(at, what);
+        row.getStyleClass().add("life-row");
+        if (entry.fate() == Fate.STANDING && !(entry.fact() instanceof CellFact.CellDecided)) {
+            Button correct = new Button(isReading(entry.fact()) ? "Correct" : "Strike");
+            correct.setId("correct-" + entry.sequence());
+            correct.getStyleClass().addAll("quiet", "small");
+            correct.setOnAction(pressed -> edit(row, cell, entry));
+            row.getChildren().add(correct);
+        }
+        return row;
+    }
+
+    private void edit(HBox row, Cell cell, LifeLineEntry entry) {
+        TextField field = new TextField(isReading(entry.fact()) ? number(entry.fact()) : "");
+        field.setId("correction");
+        field.setPromptText(isReading(entry.fact()) ? "right value" : "why it is struck");
+        HBox.setHgrow(field, Priority.ALWAYS);
+        Button log = new Button(isReading(entry.fact()) ? "Log correction" : "Strike");
+        log.setId("log-correction");
+        log.getStyleClass().addAll("primary", "small");
+        Runnable act =
+                () ->
+                        correction(cell, entry, field.getText())
+                                .ifPresentOrElse(
+                                        fact ->
+                                                desk.log(
+                                                        "Correct " + cell.id(),
+                                                        List.of(fact),
+                                                        () -> {}),
+                                        () ->
+                                                field.pseudoClassStateChanged(
+                                                        javafx.css.PseudoClass.getPseudoClass(
+                                                                "wrong"),
+                                                        true));
+        log.setOnAction(pressed -> act.run());
+        field.setOnAction(enter -> act.run());
+        field.setOnKeyPressed(key -> {
+            if (key.getCode() == KeyCode.ESCAPE) show(cell);
+        });
+        row.getChildren().setAll(field, log);
+        field.requestFocus();
+        field.selectAll();
+    }
+
+    private static Optional<Fact> correction(Cell cell, LifeLineEntry entry, String text) {
+        if (!isReading(entry.fact())) {
+            return text.isBlank()
+                    ? Optional.empty()
+                    : Optional.of(new Fact.EntryStruck(entry.sequence(), cell.id(), text.strip()));
+        }
+        OptionalDouble number = NumberText.parse(text);
+        if (number.isEmpty()) return Optional.empty();
+        try {
+            return Optional.of(
+                    new Fact.EntryCorrected(
+                            entry.sequence(), with(entry.fact(), number.getAsDouble())));
+        } catch (IllegalArgumentException outOfRange) {
+            return Optional.empty();
+        }
+    }
+
+    private static CellFact with(CellFact fact, double value) {
+        return switch (fact) {
+            case CellFact.VoltageRead read -> new CellFact.VoltageRead(read.cell(), value);
+            case CellFact.ResistanceRead read ->
+                    new CellFact.ResistanceRead(read.cell(), value, read.method());
+            case CellFact.CapacityMeasured measured ->
+                    new CellFact.CapacityMeasured(measured.cell(), value, measured.conditions());
+            case CellFact.CellNamed named -> named;
+            case CellFact.CellPlaced placed -> placed;
+            case CellFact.CellNoted noted -> noted;
+            case CellFact.CellDecided decided -> decided;
+        };
+    }
+
+    private static boolean isReading(CellFact fact) {
+        return !number(fact).isEmpty();
+    }
+
+    private static String number(CellFact fact) {
+        return switch (fact) {
+            case CellFact.VoltageRead read -> Quantity.VOLTAGE.number(read.volts());
+            case CellFact.ResistanceRead read -> Quantity.RESISTANCE.number(read.milliohms());
+            case CellFact.CapacityMeasured measured ->
+                    Quantity.CAPACITY.number(measured.milliampHours());
+            case CellFact.CellNamed named -> "";
+            case CellFact.CellPlaced placed -> "";
+            case CellFact.CellNoted noted -> "";
+            case CellFact.CellDecided decided -> "";
+        };
+    }
+
+    private static String words(CellFact fact) {
+        return switch (fact) {
+            case CellFact.VoltageRead read -> Quantity.VOLTAGE.text(read.volts());
+            case CellFact.ResistanceRead read ->
+                    Quantity.RESISTANCE.text(read.milliohms())
+                            + (read.method() == CellFact.ResistanceMethod.DC ? " DC" : " AC");
+            case CellFact.CapacityMeasured measured ->
+                    Quantity.CAPACITY.text(measured.milliampHours())
+                            + (measured.conditions().dischargeAmps().isPresent()
+                                    ? " at %.1f A to %.2f V"
+                                            .formatted(
+                                                    measured.conditions()
+                                                            .dischargeAmps()
+                                                            .getAsDouble(),
+                                                    measured.conditions()
+                                                            .endVolts()
+                                                            .orElse(Double.NaN))
+                                    : "");
+            case CellFact.CellNamed named ->
+                    "named"
+                            + named.model().map(model -> ", " + model).orElse("")
+                            + named.donor().map(d -> ", from " + d).orElse("");
+            case CellFact.CellPlaced placed -> "laid in " + placed.place();
+            case CellFact.CellNoted noted -> noted.note();
+            case CellFact.CellDecided decided ->
+                    switch (decided.decision()) {
+                                case USE -> "decided: use. ";
+                                case OUT -> "decided: out. ";
+                                case BY_FIGURES -> "decided: by figures again. ";
+                            }
+                            + decided.reason();
+        };
+    }
+
+    private static String fateWords(Fate fate) {
+        return switch (fate) {
+            case STANDING -> "";
+            case CORRECTED -> " (corrected)";
+            case STRUCK -> " (struck)";
+        };
+    }
+}

@@ -1,0 +1,126 @@
+package pentacell.desktop.frame;
+
+import java.util.Optional;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Side;
+import javafx.scene.control.Button;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+import pentacell.core.fact.Step;
+
+/// The bar along the top: the workshop file, find or do, undo and redo with what they would do,
+/// theme.
+final class TopBar extends HBox {
+    private static final int WORDS_SHOWN = 24;
+
+    private final TextField find = new TextField();
+    private final MenuButton file = new MenuButton();
+
+    /// What the bar can ask of the frame.
+    interface Actions {
+        void newWorkshop();
+
+        void openWorkshop();
+
+        void importCells();
+
+        void changeTheme();
+
+        void toggleCard();
+    }
+
+    TopBar(Desk desk, Actions actions) {
+        getStyleClass().add("top-bar");
+        file.textProperty()
+                .bind(desk.fileNameProperty().map(name -> name.replaceFirst("\\.pentacell$", "")));
+        file.setId("workshop-menu");
+        file.setPopupSide(Side.BOTTOM);
+        file.getItems()
+                .addAll(
+                        item("New workshop…", "Shortcut+N", actions::newWorkshop),
+                        item("Open workshop…", "Shortcut+O", actions::openWorkshop),
+                        new SeparatorMenuItem(),
+                        item("Import cells from CSV…", "Shortcut+I", actions::importCells));
+        find.setId("find-or-do");
+        find.setPromptText("Find or do  (Ctrl+K)");
+        find.setAccessibleText("Find cells, donors and packs, or do a command");
+        HBox.setHgrow(find, Priority.ALWAYS);
+        Region gap = new Region();
+        gap.getStyleClass().add("top-gap");
+        getChildren()
+                .addAll(
+                        file,
+                        find,
+                        gap,
+                        stepButton(
+                                "undo",
+                                "Undo",
+                                Feather.CORNER_UP_LEFT,
+                                desk.undoStepProperty(),
+                                desk::undo),
+                        stepButton(
+                                "redo",
+                                "Redo",
+                                Feather.CORNER_UP_RIGHT,
+                                desk.redoStepProperty(),
+                                desk::redo),
+                        iconButton("theme", "Light or dark", Feather.MOON, actions::changeTheme),
+                        iconButton(
+                                "card-toggle", "Card (F4)", Feather.SIDEBAR, actions::toggleCard));
+    }
+
+    TextField find() {
+        return find;
+    }
+
+    private static MenuItem item(String words, String keys, Runnable action) {
+        MenuItem item = new MenuItem(words);
+        item.setAccelerator(KeyCombination.valueOf(keys));
+        item.setOnAction(pressed -> action.run());
+        return item;
+    }
+
+    private static Button stepButton(
+            String id,
+            String verb,
+            Feather icon,
+            ObservableValue<Optional<Step>> step,
+            Runnable action) {
+        Button button = new Button(verb, new FontIcon(icon));
+        button.setId(id);
+        button.getStyleClass().add("quiet");
+        button.setTooltip(new Tooltip());
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setOnAction(pressed -> action.run());
+        step.subscribe(next -> {
+            button.setDisable(next.isEmpty());
+            String words = next.map(Step::words).orElse("nothing");
+            button.setText(next.isEmpty() ? verb : verb + ": " + shortened(words));
+            button.getTooltip().setText(verb + " " + words);
+        });
+        return button;
+    }
+
+    private static Button iconButton(String id, String words, Feather icon, Runnable action) {
+        Button button = new Button("", new FontIcon(icon));
+        button.setId(id);
+        button.getStyleClass().add("quiet");
+        button.setAccessibleText(words);
+        button.setTooltip(new Tooltip(words));
+        button.setOnAction(pressed -> action.run());
+        return button;
+    }
+
+    private static String shortened(String words) {
+        return words.length() <= WORDS_SHOWN ? words : words.substring(0, WORDS_SHOWN - 1) + "…";
+    }
+}

@@ -1,0 +1,133 @@
+package pentacell.desktop.intake;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ProgressIndicator;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.WorkshopState;
+import pentacell.desktop.frame.Desk;
+import pentacell.workshop.exchange.CellCsv;
+import pentacell.workshop.exchange.CellTable;
+import pentacell.workshop.exchange.ImportedFacts;
+
+/// The preview of a cell table before it is taken in: what each column was taken for, which lines
+/// are bad, what will happen.
+final class ImportPane extends VBox {
+    private final Desk desk;
+    private final Label title = new Label();
+    private final Label columns = new Label();
+    private final Label effect = new Label();
+    private final ListView<String> problems = new ListView<>();
+    private final Button take = new Button();
+    private final ProgressIndicator reading = new ProgressIndicator();
+    private Runnable onClose = () -> {};
+    private Optional<CellTable> table = Optional.empty();
+
+    ImportPane(Desk desk) {
+        this.desk = desk;
+        setId("import-pane");
+        getStyleClass().add("form");
+        title.getStyleClass().add("form-title");
+        title.setId("import-title");
+        columns.setWrapText(true);
+        columns.setId("import-columns");
+        effect.setWrapText(true);
+        effect.setId("import-effect");
+        problems.setId("import-problems");
+        problems.setPlaceholder(new Label("No line is bad."));
+        VBox.setVgrow(problems, Priority.ALWAYS);
+        take.setId("import-take");
+        take.getStyleClass().add("primary");
+        take.setOnAction(pressed -> takeGoodLines());
+        Button close = new Button("Put away");
+        close.setId("import-close");
+        close.setOnAction(pressed -> onClose.run());
+        HBox buttons = new HBox(take, close, reading);
+        buttons.getStyleClass().add("form-buttons");
+        reading.setMaxSize(20, 20);
+        getChildren().addAll(title, columns, effect, problems, buttons);
+    }
+
+    void onClose(Runnable action) {
+        onClose = action;
+    }
+
+    /// Reads a file and shows what is in it.
+    void preview(Path file) {
+        title.setText("Reading " + file.getFileName() + " …");
+        columns.setText("");
+        effect.setText("");
+        problems.getItems().clear();
+        take.setDisable(true);
+        take.setText("Take good lines");
+        reading.setVisible(true);
+        desk.compute(() -> CellCsv.read(file), this::show);
+    }
+
+    private void show(CellTable read) {
+        table = Optional.of(read);
+        reading.setVisible(false);
+        title.setText(
+                read.fileName()
+                        + (read.encoding().isEmpty() ? "" : ", read as " + read.encoding()));
+        columns.setText(
+                read.columns().stream()
+                        .map(column -> "\"" + column.header().strip() + "\" is " + column.words())
+                        .collect(Collectors.joining(";  ")));
+        problems.getItems().setAll(read.problems().stream().map(CellTable.Problem::text).toList());
+        WorkshopState state = desk.state();
+        long known = read.rows().stream().filter(row -> state.cell(row.id()).isPresent()).count();
+        String twice =
+                !read.sha256().isEmpty() && state.wasImported(read.sha256())
+                        ? " This very file was taken in before: its readings would stand twice."
+                        : "";
+        effect.setText(
+                "%d good lines (%d new cells, %d already logged get a new reading), %d problems.%s"
+                        .formatted(
+                                read.rows().size(),
+                                read.rows().size() - known,
+                                known,
+                                read.problems().size(),
+                                twice));
+        take.setText("Take " + read.rows().size() + " good lines");
+        take.setDisable(read.rows().isEmpty());
+    }
+
+    private void takeGoodLines() {
+        if (table.isEmpty()) return;
+        CellTable taken = table.get();
+        take.setDisable(true);
+        reading.setVisible(true);
+        WorkshopState state = desk.state();
+        desk.compute(
+                () -> ImportedFacts.of(taken, state),
+                facts -> {
+                    List<Fact> all = new ArrayList<>(facts);
+                    desk.log(
+                            "Import " + taken.fileName(),
+                            all,
+                            () -> {
+                                reading.setVisible(false);
+                                desk.say(
+                                        taken.rows().size()
+                                                + " cells taken from "
+                                                + taken.fileName()
+                                                + ".");
+                                onClose.run();
+                            },
+                            () -> {
+                                reading.setVisible(false);
+                                take.setDisable(false);
+                            });
+                });
+    }
+}

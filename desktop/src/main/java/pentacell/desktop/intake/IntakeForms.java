@@ -1,0 +1,168 @@
+package pentacell.desktop.intake;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.Donor;
+import pentacell.core.cell.Tray;
+import pentacell.core.fact.Fact;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.Form;
+
+/// The forms of Intake: a new donor, a new model of cell, a new tray.
+final class IntakeForms {
+    private IntakeForms() {}
+
+    static Form donor(Desk desk) {
+        Form form = new Form("donor-form", "Add a donor", "Add donor");
+        TextField code = form.text("donor-code", "Code on the cans", "HB06");
+        TextField kind = form.text("donor-kind", "What it was", "hire-bicycle module");
+        ComboBox<String> model =
+                form.choice(
+                        "donor-model",
+                        "Model of its cells",
+                        List.copyOf(desk.state().models().keySet()));
+        model.getItems().add(0, "not known");
+        desk.stateProperty()
+                .subscribe(state -> {
+                    String chosen = model.getValue();
+                    model.getItems().setAll("not known");
+                    model.getItems().addAll(state.models().keySet());
+                    model.setValue(chosen == null ? "not known" : chosen);
+                });
+        TextField note = form.text("donor-note", "Note", "8S2P, board dead");
+        form.onVerb(() -> {
+            Optional<String> text = form.required(code, "A short code");
+            if (text.isEmpty()) return;
+            Optional<String> problem = CellId.problem(text.get());
+            if (problem.isPresent()) {
+                form.complain("The code " + problem.get() + ".", code);
+                return;
+            }
+            String cellModel = "not known".equals(model.getValue()) ? "" : model.getValue();
+            Donor donor =
+                    new Donor(
+                            text.get(), kind.getText().strip(), cellModel, note.getText().strip());
+            desk.log(
+                    "Add donor " + donor.code(),
+                    List.of(new Fact.DonorAdded(donor)),
+                    () ->
+                            done(
+                                    form,
+                                    "Donor "
+                                            + donor.code()
+                                            + " is on the bench; its cells are "
+                                            + donor.code()
+                                            + "-01 and so on."));
+        });
+        return form;
+    }
+
+    static Form model(Desk desk) {
+        Form form = new Form("model-form", "Define a model of cell", "Define model");
+        TextField name = form.text("model-name", "Maker and type", "Halvorn HX26");
+        TextField format = form.text("model-format", "Format", "18650");
+        ComboBox<Chemistry> chemistry =
+                form.choice("model-chemistry", "Chemistry", List.of(Chemistry.values()));
+        chemistry.setConverter(new EnumWords<>(Chemistry::words));
+        TextField least = form.text("model-rated", "Rated minimum / mAh", "2500");
+        TextField nominal = form.text("model-nominal", "Rated nominal / mAh", "same");
+        TextField chargeVolts = form.text("model-charge-v", "Charge limit / V", "usual");
+        TextField endVolts = form.text("model-end-v", "End voltage / V", "usual");
+        TextField charge = form.text("model-charge-a", "Max charge / A", "0.5 C");
+        TextField discharge = form.text("model-discharge-a", "Max discharge / A", "1 C");
+        form.onVerb(() -> {
+            Optional<String> text = form.required(name, "A name");
+            if (text.isEmpty()) return;
+            Optional<CellFormat> size = CellFormat.parse(format.getText());
+            if (size.isEmpty()) {
+                form.complain("A format has five digits, such as 18650 (18 mm × 65.0 mm).", format);
+                return;
+            }
+            OptionalDouble rated = form.number(least, "mAh");
+            if (rated.isEmpty()) return;
+            CellLimits careful = CellLimits.careful(chemistry.getValue(), rated.getAsDouble());
+            OptionalDouble typical = orElse(form, nominal, rated.getAsDouble());
+            OptionalDouble chargeLimit = orElse(form, chargeVolts, careful.chargeVolts());
+            OptionalDouble end = orElse(form, endVolts, careful.endVolts());
+            OptionalDouble maxCharge = orElse(form, charge, careful.chargeAmps());
+            OptionalDouble maxDischarge = orElse(form, discharge, careful.dischargeAmps());
+            if (typical.isEmpty()
+                    || chargeLimit.isEmpty()
+                    || end.isEmpty()
+                    || maxCharge.isEmpty()
+                    || maxDischarge.isEmpty()) return;
+            try {
+                CellLimits limits =
+                        new CellLimits(
+                                chargeLimit.getAsDouble(),
+                                end.getAsDouble(),
+                                maxCharge.getAsDouble(),
+                                maxDischarge.getAsDouble());
+                CellModel model =
+                        new CellModel(
+                                text.get(),
+                                size.get(),
+                                chemistry.getValue(),
+                                rated.getAsDouble(),
+                                typical.getAsDouble(),
+                                limits);
+                desk.log(
+                        "Define " + model.name(),
+                        List.of(new Fact.ModelDefined(model)),
+                        () -> done(form, model.name() + " can be chosen now."));
+            } catch (IllegalArgumentException wrong) {
+                form.complain(String.valueOf(wrong.getMessage()) + ".", least);
+            }
+        });
+        return form;
+    }
+
+    static Form tray(Desk desk, IntakeModel intake) {
+        Form form = new Form("tray-form", "Put a tray on the shelf", "Add tray");
+        TextField name = form.text("tray-name", "Name on the box", "T4");
+        TextField rows = form.text("tray-rows", "Rows", "6");
+        TextField columns = form.text("tray-columns", "Columns", "12");
+        form.onVerb(() -> {
+            Optional<String> text = form.required(name, "A name");
+            if (text.isEmpty()) return;
+            OptionalDouble down = form.number(rows, "a number of rows");
+            if (down.isEmpty()) return;
+            OptionalDouble across = form.number(columns, "a number of columns");
+            if (across.isEmpty()) return;
+            try {
+                Tray tray =
+                        new Tray(text.get(), (int) down.getAsDouble(), (int) across.getAsDouble());
+                desk.log(
+                        "Add tray " + tray.name(),
+                        List.of(new Fact.TrayAdded(tray)),
+                        () -> {
+                            intake.showTray(tray);
+                            done(form, "Tray " + tray.name() + " has " + tray.size() + " places.");
+                        });
+            } catch (IllegalArgumentException wrong) {
+                form.complain(String.valueOf(wrong.getMessage()) + ".", name);
+            }
+        });
+        return form;
+    }
+
+    private static OptionalDouble orElse(Form form, TextField field, double usual) {
+        return field.getText().isBlank()
+                ? OptionalDouble.of(usual)
+                : form.number(field, "a number, or nothing for the usual");
+    }
+
+    private static void done(Form form, String sentence) {
+        form.clear();
+        form.say(sentence);
+    }
+}

@@ -1,0 +1,183 @@
+package pentacell.desktop.intake;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Place;
+import pentacell.core.cell.Tray;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.intake.BenchContext;
+import pentacell.core.intake.QuickLine;
+import pentacell.desktop.frame.Desk;
+
+/// What Intake knows beside the workshop: which tray is on the bench, which place the hand is at,
+/// and so which cell is in hand.
+final class IntakeModel {
+    private static final Pattern ENDS_IN_NUMBER = Pattern.compile("(.*?)(\\d+)");
+
+    private final Desk desk;
+    private final ReadOnlyObjectWrapper<Optional<Tray>> tray =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Integer> cursor = new ReadOnlyObjectWrapper<>(0);
+    private Optional<CellId> lastLogged = Optional.empty();
+
+    IntakeModel(Desk desk) {
+        this.desk = desk;
+        desk.stateProperty().subscribe(this::keepTray);
+        desk.selectedProperty()
+                .subscribe(
+                        selected -> desk.selectedCell().flatMap(Cell::place).ifPresent(this::goTo));
+    }
+
+    private void keepTray(WorkshopState state) {
+        Optional<Tray> same = tray.get().map(Tray::name).map(state.trays()::get);
+        if (same.isEmpty() && !state.trays().isEmpty()) {
+            showTray(trayToGoOnWith(state));
+        } else if (!same.equals(tray.get())) tray.set(same);
+    }
+
+    /// The first tray that has room, at its first free place: where work goes on.
+    private Tray trayToGoOnWith(WorkshopState state) {
+        List<Tray> trays = List.copyOf(state.trays().values());
+        return trays.stream()
+                .filter(each -> freePlace(state, each, 0).isPresent())
+                .findFirst()
+                .orElse(trays.get(0));
+    }
+
+    ReadOnlyObjectProperty<Optional<Tray>> trayProperty() {
+        return tray.getReadOnlyProperty();
+    }
+
+    ReadOnlyObjectProperty<Integer> cursorProperty() {
+        return cursor.getReadOnlyProperty();
+    }
+
+    void showTray(Tray shown) {
+        tray.set(Optional.of(shown));
+        cursor.set(freePlace(desk.state(), shown, 0).orElse(0));
+    }
+
+    void moveTo(int index) {
+        tray.get().ifPresent(shown -> cursor.set(Math.clamp(index, 0, shown.size() - 1)));
+    }
+
+    private void goTo(Place place) {
+        Tray there = desk.state().trays().get(place.tray());
+        if (there == null || place.row() > there.rows() || place.column() > there.columns()) return;
+        if (!tray.get().equals(Optional.of(there))) tray.set(Optional.of(there));
+        cursor.set((place.row() - 1) * there.columns() + place.column() - 1);
+    }
+
+    private static Optional<Integer> freePlace(WorkshopState state, Tray tray, int from) {
+        for (int i = from; i < tray.size(); i++)
+            if (state.cellAt(tray.place(i)).isEmpty()) return Optional.of(i);
+        return Optional.empty();
+    }
+
+    /// The cell at the hand's place.
+    Optional<CellId> cellAtCursor() {
+        return tray.get().flatMap(shown -> desk.state().cellAt(shown.place(cursor.get())));
+    }
+
+    /// The id that follows the last one logged: after HB05-07 comes HB05-08, as long as that is
+    /// new.
+    Optional<CellId> nextId() {
+        if (lastLogged.isEmpty()) return Optional.empty();
+        Matcher matcher = ENDS_IN_NUMBER.matcher(lastLogged.get().text());
+        if (!matcher.matches() || matcher.group(2).length() > 9) return Optional.empty();
+        String digits = matcher.group(2);
+        String next =
+                matcher.group(1)
+                        + ("%0" + digits.length() + "d").formatted(Integer.parseInt(digits) + 1);
+        return CellId.problem(next).isEmpty()
+                ? Optional.of(new CellId(next)).filter(id -> desk.state().cell(id).isEmpty())
+                : Optional.empty();
+    }
+
+    /// What the quick line sees of the workshop.
+    BenchContext bench() {
+        WorkshopState state = desk.state();
+        return new BenchContext() {
+            @Override
+            public Optional<CellId> cellInHand() {
+                return cellAtCursor().or(IntakeModel.this::nextId);
+            }
+
+            @Override
+            public boolean isKnown(CellId cell) {
+                return state.cell(cell).isPresent();
+            }
+
+            @Override
+            public Optional<CellModel> modelOf(CellId cell) {
+                Optional<Cell> known = state.cell(cell);
+                if (known.isPresent()) return known.flatMap(state::modelOf);
+                return expectedModel(cell).map(state.models()::get);
+            }
+
+            @Override
+            public OptionalDouble lastMilliampHours(CellId cell) {
+                return state.cell(cell).map(Cell::milliampHours).orElse(OptionalDouble.empty());
+            }
+        };
+    }
+
+    /// The donor named by the first part of an id, when there is one.
+    private Optional<String> expectedDonor(CellId cell) {
+        return cell.donorPart().filter(desk.state().donors()::containsKey);
+    }
+
+    private Optional<String> expectedModel(CellId cell) {
+        return expectedDonor(cell)
+                .map(code -> desk.state().donors().get(code))
+                .map(donor -> donor.cellModel())
+                .filter(desk.state().models()::containsKey);
+    }
+
+    /// Logs a complete line; a new cell gets its name, donor, model and place with it.
+    void log(QuickLine line, Runnable onLogged, Runnable onFailed) {
+        CellId cell = line.cell().orElseThrow();
+        List<Fact> facts = new ArrayList<>();
+        if (desk.state().cell(cell).isEmpty()) {
+            facts.add(new CellFact.CellNamed(cell, expectedDonor(cell), expectedModel(cell)));
+            placeForNew().ifPresent(place -> facts.add(new CellFact.CellPlaced(cell, place)));
+        }
+        facts.addAll(line.readings());
+        if (facts.isEmpty()) {
+            // an id alone: take that cell in hand
+            desk.select(cell);
+            onLogged.run();
+            return;
+        }
+        desk.log(
+                "Log " + cell,
+                facts,
+                () -> {
+                    lastLogged = Optional.of(cell);
+                    desk.select(cell);
+                    cursor.set(
+                            Math.min(cursor.get() + 1, tray.get().map(Tray::size).orElse(1) - 1));
+                    onLogged.run();
+                },
+                onFailed);
+    }
+
+    private Optional<Place> placeForNew() {
+        return tray.get()
+                .flatMap(shown ->
+                        freePlace(desk.state(), shown, cursor.get())
+                                .or(() -> freePlace(desk.state(), shown, 0))
+                                .map(shown::place));
+    }
+}

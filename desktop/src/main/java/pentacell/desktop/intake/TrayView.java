@@ -1,0 +1,183 @@
+package pentacell.desktop.intake;
+
+import java.util.Optional;
+import javafx.scene.AccessibleRole;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.StackPane;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.Place;
+import pentacell.core.cell.Tray;
+import pentacell.core.fact.Cell;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.CellMark;
+import pentacell.desktop.kit.Pen;
+import pentacell.desktop.kit.Pen.Anchor;
+import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.kit.PlotSurface.Hue;
+
+/// The tray as it lies on the bench: rows and columns of cell marks with their ids, and the place
+/// the hand is at.
+final class TrayView extends StackPane {
+    private static final double MARGIN_EM = 1.9;
+
+    private final Desk desk;
+    private final IntakeModel model;
+    private final PlotSurface surface = new PlotSurface(this::paint);
+
+    TrayView(Desk desk, IntakeModel model) {
+        this.desk = desk;
+        this.model = model;
+        setId("tray");
+        getStyleClass().add("tray");
+        setAccessibleRole(AccessibleRole.TABLE_VIEW);
+        setAccessibleText("Tray; arrow keys move the hand");
+        setFocusTraversable(true);
+        getChildren().add(surface);
+        setOnMousePressed(this::onPress);
+        setOnKeyPressed(this::onKey);
+        desk.stateProperty().subscribe(state -> surface.repaint());
+        desk.selectedProperty().subscribe(selected -> surface.repaint());
+        model.trayProperty().subscribe(tray -> surface.repaint());
+        model.cursorProperty().subscribe(cursor -> surface.repaint());
+    }
+
+    /// How the places lie on the surface.
+    private record Grid(Tray tray, double margin, double cellWidth, double cellHeight) {
+        double x(int index) {
+            return margin + (index % tray.columns()) * cellWidth;
+        }
+
+        double y(int index) {
+            int row = index / tray.columns();
+            return margin + row * cellHeight;
+        }
+
+        Optional<Integer> indexAt(double x, double y) {
+            int column = (int) Math.floor((x - margin) / cellWidth);
+            int row = (int) Math.floor((y - margin) / cellHeight);
+            boolean inside =
+                    column >= 0 && column < tray.columns() && row >= 0 && row < tray.rows();
+            return inside ? Optional.of(row * tray.columns() + column) : Optional.empty();
+        }
+    }
+
+    private Optional<Grid> grid(double em, double width, double height) {
+        double margin = MARGIN_EM * em;
+        return model.trayProperty()
+                .get()
+                .map(tray ->
+                        new Grid(
+                                tray,
+                                margin,
+                                Math.min((width - margin) / tray.columns(), 7 * em),
+                                Math.min((height - margin) / tray.rows(), 7 * em)));
+    }
+
+    private double em = 13;
+
+    private void paint(Pen pen, double width, double height) {
+        em = pen.em();
+        grid(em, width, height).ifPresent(grid -> paint(pen, grid));
+    }
+
+    private void paint(Pen pen, Grid grid) {
+        Tray tray = grid.tray();
+        for (int column = 0; column < tray.columns(); column++)
+            pen.text(
+                    Hue.SECOND,
+                    0.85,
+                    false,
+                    Anchor.CENTRE,
+                    grid.x(column) + grid.cellWidth() / 2,
+                    grid.margin() / 2,
+                    String.valueOf(column + 1));
+        for (int row = 0; row < tray.rows(); row++)
+            pen.text(
+                    Hue.SECOND,
+                    0.85,
+                    false,
+                    Anchor.CENTRE,
+                    grid.margin() / 2,
+                    grid.y(row * tray.columns()) + grid.cellHeight() / 2,
+                    Place.rowLetters(row + 1));
+        Optional<CellId> selected = desk.selectedProperty().get();
+        for (int i = 0; i < tray.size(); i++) {
+            Optional<CellId> here = desk.state().cellAt(tray.place(i));
+            boolean isSelected = here.isPresent() && here.equals(selected);
+            paintPlace(pen, grid, i, here.flatMap(desk.state()::cell), isSelected);
+        }
+        int cursor = model.cursorProperty().get();
+        pen.frame(
+                Hue.FOCUS,
+                2,
+                grid.x(cursor) + 1,
+                grid.y(cursor) + 1,
+                grid.cellWidth() - 3,
+                grid.cellHeight() - 3);
+    }
+
+    private void paintPlace(
+            Pen pen, Grid grid, int index, Optional<Cell> cell, boolean isSelected) {
+        double x = grid.x(index);
+        double y = grid.y(index);
+        pen.fill(
+                isSelected ? Hue.FOCUS : Hue.SHEET,
+                isSelected ? 0.16 : 1,
+                x + 1,
+                y + 1,
+                grid.cellWidth() - 2,
+                grid.cellHeight() - 2);
+        pen.frame(Hue.RULE, 1, x, y, grid.cellWidth() - 1, grid.cellHeight() - 1);
+        if (cell.isEmpty()) return;
+        double labelHeight = 1.25 * pen.em();
+        double radius =
+                Math.max(5, Math.min(grid.cellWidth(), grid.cellHeight() - labelHeight) / 2 - 5);
+        CellMark.of(cell.get(), desk.state().modelOf(cell.get()))
+                .draw(
+                        pen,
+                        x + grid.cellWidth() / 2,
+                        y + (grid.cellHeight() - labelHeight) / 2 + 1,
+                        radius);
+        boolean fits = grid.cellWidth() > 3.4 * pen.em();
+        if (fits)
+            pen.narrowText(
+                    Hue.INK,
+                    0.88,
+                    isSelected,
+                    Anchor.CENTRE,
+                    x + grid.cellWidth() / 2,
+                    y + grid.cellHeight() - 0.75 * pen.em(),
+                    cell.get().id().text());
+    }
+
+    private void onPress(MouseEvent press) {
+        requestFocus();
+        grid(em, surface.getWidth(), surface.getHeight())
+                .flatMap(grid ->
+                        grid.indexAt(
+                                press.getX() - surface.getLayoutX(),
+                                press.getY() - surface.getLayoutY()))
+                .ifPresent(this::moveTo);
+    }
+
+    private void moveTo(int index) {
+        model.moveTo(index);
+        model.cellAtCursor().ifPresentOrElse(desk::select, desk::selectNothing);
+    }
+
+    private void onKey(KeyEvent key) {
+        int columns = model.trayProperty().get().map(Tray::columns).orElse(1);
+        int cursor = model.cursorProperty().get();
+        switch (key.getCode()) {
+            case LEFT -> moveTo(cursor - 1);
+            case RIGHT -> moveTo(cursor + 1);
+            case UP -> moveTo(cursor - columns);
+            case DOWN -> moveTo(cursor + columns);
+            default -> {
+                return;
+            }
+        }
+        key.consume();
+    }
+}

@@ -1,0 +1,50 @@
+package pentacell.desktop.kit;
+
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/// The one way off the UI thread and back: a snapshot is taken before, the work is done elsewhere,
+/// the result is published on the UI thread. Work of one background follows one another in the
+/// order given.
+public final class Background implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(Background.class);
+
+    private final ExecutorService worker;
+
+    /// A background with one thread of its own.
+    public Background(String name) {
+        worker =
+                Executors.newSingleThreadExecutor(
+                        Thread.ofPlatform().daemon().name(name).factory());
+    }
+
+    /// Runs work; then exactly one of the two consumers on the UI thread.
+    public <T> void run(
+            Callable<T> work, Consumer<? super T> onUi, Consumer<? super Exception> onFailure) {
+        worker.execute(() -> {
+            try {
+                T result = work.call();
+                Platform.runLater(() -> onUi.accept(result));
+            } catch (Exception failure) {
+                LOG.warn("background work failed", failure);
+                Platform.runLater(() -> onFailure.accept(failure));
+            }
+        });
+    }
+
+    /// Tells the UI thread something in the middle of work.
+    public static void tell(Runnable onUi) {
+        Platform.runLater(onUi);
+    }
+
+    /// Takes no more work and lets what was given finish.
+    @Override
+    public void close() {
+        worker.shutdown();
+    }
+}

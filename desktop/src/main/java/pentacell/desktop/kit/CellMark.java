@@ -1,0 +1,69 @@
+package pentacell.desktop.kit;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.cell.CellModel;
+import pentacell.core.fact.Cell;
+import pentacell.core.grade.GradePolicy;
+import pentacell.core.grade.Grader;
+import pentacell.core.grade.Standing;
+import pentacell.desktop.kit.PlotSurface.Hue;
+
+/// The cell mark: a cell seen end-on. The outer ring is an arc that closes at 100 % of rated
+/// capacity; the disc's ink is the resistance, darker is higher; the ring's stroke is the standing:
+/// solid fit, dashed under test, double rescued, crossed out, dotted not known.
+///
+/// @param standing how the cell stands
+/// @param soh state of health as a share
+/// @param milliohms resistance in mΩ
+public record CellMark(Standing standing, OptionalDouble soh, OptionalDouble milliohms) {
+    private static final double LIGHT_MILLIOHMS = 12;
+    private static final double DARK_MILLIOHMS = 120;
+
+    /// The mark of a cell.
+    public static CellMark of(Cell cell, Optional<CellModel> model) {
+        return new CellMark(
+                Grader.judge(cell, model, GradePolicy.USUAL).verdict(),
+                Grader.soh(cell, model),
+                cell.milliohms());
+    }
+
+    /// How dark a resistance is drawn, on a logarithmic scale from 12 mΩ (0) to 120 mΩ (1).
+    public static double darkness(double milliohms) {
+        return Math.log(milliohms / LIGHT_MILLIOHMS) / Math.log(DARK_MILLIOHMS / LIGHT_MILLIOHMS);
+    }
+
+    /// Draws the mark.
+    ///
+    /// @param radius outer radius in pixels, 6 or more
+    public void draw(Pen pen, double x, double y, double radius) {
+        double ring = Math.max(1.4, radius * 0.16);
+        double inner = radius - ring * 2.2;
+        if (milliohms.isPresent()) pen.discRamp(darkness(milliohms.getAsDouble()), x, y, inner);
+        else pen.arc(Hue.RULE, 1, x, y, inner, 1);
+        double edge = radius - ring / 2;
+        switch (standing) {
+            case FIT -> pen.arc(Hue.INK, ring, x, y, edge, soh.orElse(1));
+            case RESCUED -> {
+                pen.arc(Hue.INK, ring * 0.5, x, y, edge + ring * 0.2, soh.orElse(1));
+                pen.arc(Hue.INK, ring * 0.5, x, y, edge - ring * 1.0, soh.orElse(1));
+            }
+            case UNDER_TEST -> {
+                pen.dashes(radius * 0.42, radius * 0.3);
+                pen.arc(Hue.SECOND, ring, x, y, edge, 1);
+                pen.dashes();
+            }
+            case UNKNOWN -> {
+                pen.dashes(ring * 0.4, ring * 1.9);
+                pen.arc(Hue.SECOND, ring, x, y, edge, 1);
+                pen.dashes();
+            }
+            case OUT -> {
+                pen.arc(Hue.STOP, ring * 0.6, x, y, edge, soh.orElse(1));
+                double reach = radius * 0.72;
+                pen.line(Hue.STOP, 2, x - reach, y - reach, x + reach, y + reach);
+                pen.line(Hue.STOP, 2, x - reach, y + reach, x + reach, y - reach);
+            }
+        }
+    }
+}

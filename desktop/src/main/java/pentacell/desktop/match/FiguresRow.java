@@ -1,0 +1,55 @@
+package pentacell.desktop.match;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import pentacell.core.match.MatchFigures;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.match.MatchModel.Shown;
+
+/// What the match comes to, the loudest numbers of the station.
+final class FiguresRow extends HBox {
+    private final Label usable = figure("usable", "Usable capacity / mAh");
+    private final Label spread = figure("spread", "Spread / mAh");
+    private final Label share = figure("spread-share", "Spread / %");
+    private final Label resistance = figure("resistance-spread", "Group resistance spread / %");
+    private final Label irSpread = figure("ir-spread", "Worst IR spread / mΩ");
+    private final Label left = figure("left-over", "Left over");
+
+    FiguresRow() {
+        getStyleClass().add("figures-row");
+        usable.getStyleClass().add("loudest");
+    }
+
+    private Label figure(String id, String caption) {
+        Label number = new Label("–");
+        number.setId("figure-" + id);
+        number.getStyleClass().add("loud");
+        Label words = new Label(caption);
+        words.getStyleClass().add("caption");
+        getChildren().add(new VBox(number, words));
+        return number;
+    }
+
+    void show(Optional<Shown> shown) {
+        if (shown.isEmpty()) {
+            for (Label each : new Label[] {usable, spread, share, resistance, irSpread, left})
+                each.setText("–");
+            return;
+        }
+        MatchFigures figures = shown.get().figures();
+        usable.setText(Quantity.CAPACITY.number(figures.usableMilliampHours()));
+        spread.setText(Quantity.CAPACITY.number(figures.spreadMilliampHours()));
+        share.setText("%.2f".formatted(figures.spreadPercent()));
+        resistance.setText(hundredths(figures.resistanceSpreadPercent()));
+        irSpread.setText(
+                Quantity.RESISTANCE.number(figures.worstIrSpreadMilliohms().orElse(Double.NaN)));
+        left.setText(String.valueOf(shown.get().shelf().size()));
+    }
+
+    private static String hundredths(OptionalDouble value) {
+        return value.isPresent() ? "%.2f".formatted(value.getAsDouble()) : "–";
+    }
+}

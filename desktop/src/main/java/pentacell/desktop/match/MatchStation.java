@@ -1,0 +1,139 @@
+package pentacell.desktop.match;
+
+import java.util.Optional;
+import javafx.beans.value.ObservableValue;
+import javafx.css.PseudoClass;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import pentacell.core.fact.Pack;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Station;
+
+/// Match: the rules on the left, the skyline and its figures, and the pick walk of the matched
+/// pack.
+public final class MatchStation implements Station {
+    private static final PseudoClass SHOWN = PseudoClass.getPseudoClass("shown");
+
+    private final Desk desk;
+    private final MatchModel model;
+    private final BorderPane view = new BorderPane();
+    private final Skyline skyline;
+    private final PickPane pick;
+    private final VBox centre = new VBox();
+    private final Button toSkyline = new Button("Skyline");
+    private final Button toPick = new Button("Pick list");
+    private final FiguresRow figures = new FiguresRow();
+    private final Label consequence = new Label();
+
+    public MatchStation(Desk desk, FileAsk files) {
+        this.desk = desk;
+        model = new MatchModel(desk);
+        skyline = new Skyline(desk, model);
+        pick = new PickPane(desk, model, files);
+        view.setId("match-station");
+        view.getStyleClass().add("station");
+        view.setLeft(new RulesPanel(desk, model));
+        consequence.setId("swap-effect");
+        consequence.getStyleClass().add("consequence");
+        consequence.setMinHeight(Region.USE_PREF_SIZE);
+        skyline.consequenceProperty()
+                .subscribe(text ->
+                        consequence.setText(
+                                text.isEmpty()
+                                        ? "Drag a cell onto another to swap them. L locks the selected cell; X marks it, X on another swaps."
+                                        : text));
+        model.shownProperty().subscribe(figures::show);
+        toSkyline.setId("show-skyline");
+        toPick.setId("show-pick");
+        for (Button each : new Button[] {toSkyline, toPick})
+            each.getStyleClass().add("tray-button");
+        toSkyline.setOnAction(pressed -> showSkyline());
+        toPick.setOnAction(pressed -> showPick());
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox bar = new HBox(figures, gap, toSkyline, toPick);
+        bar.getStyleClass().add("station-bar");
+        centre.getStyleClass().add("station-centre");
+        VBox.setVgrow(skyline, Priority.ALWAYS);
+        VBox.setVgrow(pick, Priority.ALWAYS);
+        VBox.setVgrow(centre, Priority.ALWAYS);
+        view.setCenter(new VBox(bar, centre));
+        showSkyline();
+    }
+
+    private void showSkyline() {
+        centre.getChildren().setAll(consequence, skyline);
+        mark(true);
+        skyline.requestFocus();
+    }
+
+    /// Shows the pick walk.
+    public void showPick() {
+        centre.getChildren().setAll(pick);
+        mark(false);
+        pick.focusField();
+    }
+
+    private void mark(boolean isSkyline) {
+        toSkyline.pseudoClassStateChanged(SHOWN, isSkyline);
+        toPick.pseudoClassStateChanged(SHOWN, !isSkyline);
+    }
+
+    /// Takes a pack in hand.
+    public void takeInHand(String pack) {
+        model.takeInHand(pack);
+    }
+
+    /// Begins drawing the trade-off curve of the pack in hand.
+    public void drawCurve() {
+        model.shownProperty().get().ifPresent(shown -> model.drawCurve(shown.pack().rules()));
+    }
+
+    /// Whether the trade-off curve has been drawn to its end.
+    public boolean hasCurve() {
+        return model.curveProperty().get().size() >= MatchModel.CURVE_POINTS;
+    }
+
+    @Override
+    public int number() {
+        return 6;
+    }
+
+    @Override
+    public String name() {
+        return "Match";
+    }
+
+    @Override
+    public Node view() {
+        return view;
+    }
+
+    @Override
+    public ObservableValue<Number> waiting() {
+        return desk.stateProperty()
+                .map(state -> {
+                    int toPick = 0;
+                    for (Pack pack : state.packs().values())
+                        toPick += pack.cellCount() - pack.picked().size();
+                    return toPick;
+                });
+    }
+
+    @Override
+    public Optional<Node> bottom() {
+        return Optional.empty();
+    }
+
+    @Override
+    public void enter() {
+        skyline.requestFocus();
+    }
+}

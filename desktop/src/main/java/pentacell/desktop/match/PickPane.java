@@ -1,0 +1,259 @@
+package pentacell.desktop.match;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import pentacell.core.build.PickLine;
+import pentacell.core.build.PickWalk;
+import pentacell.core.build.PickWalk.Check;
+import pentacell.core.build.PickWalk.Order;
+import pentacell.core.fact.Pack;
+import pentacell.core.fact.PackFact;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.match.MatchModel.Shown;
+import pentacell.reports.Paper;
+import pentacell.reports.PickListPdf;
+import pentacell.workshop.exchange.PickFiles;
+import pentacell.workshop.exchange.SafeCsv;
+
+/// The pick walk: what to fetch next in large letters, a field that checks ids off and refuses the
+/// wrong cell, the list, paper.
+final class PickPane extends VBox {
+    private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
+    private static final DateTimeFormatter DATE =
+            DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
+
+    private final Desk desk;
+    private final MatchModel model;
+    private final FileAsk files;
+    private final ComboBox<Order> order = new ComboBox<>();
+    private final ComboBox<Paper> paper = new ComboBox<>();
+    private final Label next = new Label();
+    private final Label left = new Label();
+    private final TextField check = new TextField();
+    private final Label answer = new Label();
+    private final TableView<PickLine> table = new TableView<>();
+
+    PickPane(Desk desk, MatchModel model, FileAsk files) {
+        this.desk = desk;
+        this.model = model;
+        this.files = files;
+        setId("pick");
+        getStyleClass().add("pick");
+        order.setId("pick-order");
+        order.getItems().setAll(Order.values());
+        order.getSelectionModel().selectFirst();
+        order.setConverter(new EnumWords<>(Order::words));
+        order.valueProperty().subscribe(value -> show());
+        paper.setId("pick-paper");
+        paper.getItems().setAll(Paper.values());
+        paper.getSelectionModel().selectFirst();
+        paper.setConverter(new EnumWords<>(size -> size == Paper.A4 ? "A4" : "Letter"));
+        next.setId("pick-next");
+        next.getStyleClass().add("pick-next");
+        left.setId("pick-left");
+        left.getStyleClass().add("caption");
+        check.setId("pick-check");
+        check.setPromptText("type or scan the id of the cell in your hand, then Enter");
+        check.getStyleClass().add("quick-field");
+        check.setOnAction(enter -> checkOff());
+        check.textProperty().subscribe(text -> check.pseudoClassStateChanged(WRONG, false));
+        answer.setId("pick-answer");
+        answer.setWrapText(true);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox bar =
+                new HBox(
+                        new Label("Walk"),
+                        order,
+                        gap,
+                        new Label("Paper"),
+                        paper,
+                        button("pick-pdf", "Print pick list", this::pdf),
+                        button("pick-csv", "Save as CSV", this::csv));
+        bar.getStyleClass().add("station-bar");
+        HBox.setHgrow(check, Priority.ALWAYS);
+        HBox line = new HBox(check);
+        VBox.setVgrow(table, Priority.ALWAYS);
+        columns();
+        getChildren().addAll(bar, next, left, line, answer, table);
+        model.shownProperty().subscribe(shown -> show());
+    }
+
+    void focusField() {
+        check.requestFocus();
+    }
+
+    private static Button button(String id, String words, Runnable action) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.setMinWidth(USE_PREF_SIZE);
+        button.setOnAction(pressed -> action.run());
+        return button;
+    }
+
+    private void columns() {
+        table.setId("pick-table");
+        table.setPlaceholder(new Label("Nothing to pick: match a pack first."));
+        column("Taken", 60, line -> line.taken() ? "✓" : "");
+        column("Place", 90, line -> line.place().map(Object::toString).orElse("not placed"));
+        column("Cell", 100, line -> line.cell().text());
+        column("Group", 60, line -> String.valueOf(line.group())).getStyleClass().add("number");
+        column("Position", 70, line -> String.valueOf(line.position()))
+                .getStyleClass()
+                .add("number");
+        column("mAh", 70, line -> Quantity.CAPACITY.number(line.milliampHours().orElse(Double.NaN)))
+                .getStyleClass()
+                .add("number");
+        column("mΩ", 70, line -> Quantity.RESISTANCE.number(line.milliohms().orElse(Double.NaN)))
+                .getStyleClass()
+                .add("number");
+        table.getSelectionModel()
+                .selectedItemProperty()
+                .subscribe(line -> {
+                    if (line != null) desk.select(line.cell());
+                });
+    }
+
+    private TableColumn<PickLine, String> column(
+            String title, double width, Function<PickLine, String> value) {
+        TableColumn<PickLine, String> column = new TableColumn<>(title);
+        column.setPrefWidth(width);
+        column.setSortable(false);
+        column.setCellValueFactory(
+                line -> new ReadOnlyObjectWrapper<>(value.apply(line.getValue())));
+        table.getColumns().add(column);
+        return column;
+    }
+
+    private Optional<Pack> pack() {
+        return model.shownProperty().get().map(Shown::pack);
+    }
+
+    private List<PickLine> walk() {
+        return pack().map(pack -> PickWalk.of(pack, desk.state(), order.getValue()))
+                .orElse(List.of());
+    }
+
+    private void show() {
+        List<PickLine> walk = walk();
+        table.getItems().setAll(walk);
+        long taken = walk.stream().filter(PickLine::taken).count();
+        left.setText(
+                walk.isEmpty()
+                        ? ""
+                        : (walk.size() - taken) + " of " + walk.size() + " cells still to fetch");
+        next.setText(
+                PickWalk.next(walk)
+                        .map(line ->
+                                line.place().map(Object::toString).orElse("no place")
+                                        + "   "
+                                        + line.cell()
+                                        + "   to group "
+                                        + line.group())
+                        .orElse(walk.isEmpty() ? "Nothing to pick" : "All cells are in the hand"));
+        PickWalk.next(walk).ifPresent(line -> table.scrollTo(Math.max(0, walk.indexOf(line) - 2)));
+    }
+
+    private void checkOff() {
+        if (pack().isEmpty() || check.getText().isBlank()) return;
+        Pack pack = pack().get();
+        switch (PickWalk.check(check.getText(), pack, desk.state())) {
+            case Check.Wrong wrong -> {
+                answer.setText("■ " + wrong.reason());
+                check.pseudoClassStateChanged(WRONG, true);
+                check.selectAll();
+            }
+            case Check.Right right ->
+                    desk.log(
+                            "Pick " + right.line().cell(),
+                            List.of(
+                                    new PackFact.CellPicked(
+                                            pack.name(), right.line().cell(), PackFact.Pick.TAKEN)),
+                            () -> {
+                                answer.setText(
+                                        right.line().cell()
+                                                + " goes to group "
+                                                + right.line().group()
+                                                + ", position "
+                                                + right.line().position()
+                                                + ".");
+                                check.clear();
+                            });
+        }
+    }
+
+    private void pdf() {
+        write(
+                "Print pick list",
+                ".pdf",
+                (pack, walk) -> {
+                    ByteArrayOutputStream out = new ByteArrayOutputStream();
+                    PickListPdf.Heading heading =
+                            new PickListPdf.Heading(
+                                    pack.name(),
+                                    pack.rules().arrangement(),
+                                    order.getValue(),
+                                    LocalDate.now(java.time.ZoneId.systemDefault()).format(DATE));
+                    PickListPdf.write(out, heading, walk, paper.getValue());
+                    return out.toByteArray();
+                });
+    }
+
+    private void csv() {
+        write(
+                "Save pick list",
+                ".csv",
+                (pack, walk) ->
+                        PickFiles.csv(walk).getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    }
+
+    private interface Contents {
+        byte[] of(Pack pack, List<PickLine> walk) throws IOException;
+    }
+
+    private void write(String title, String ending, Contents contents) {
+        if (pack().isEmpty()) return;
+        Pack pack = pack().get();
+        List<PickLine> walk = walk();
+        String proposed = "pick list " + pack.name() + " " + order.getValue().words() + ending;
+        Optional<Path> target = files.whereTo(title, proposed);
+        if (target.isEmpty()) return;
+        desk.compute(
+                () -> {
+                    try {
+                        SafeCsv.writeBytes(target.get(), contents.of(pack, walk));
+                        return "Written: " + target.get();
+                    } catch (IOException failure) {
+                        return "Could not write "
+                                + target.get()
+                                + ": "
+                                + failure.getMessage()
+                                + (Files.isDirectory(target.get()) ? " (it is a folder)" : "");
+                    }
+                },
+                desk::say);
+    }
+}

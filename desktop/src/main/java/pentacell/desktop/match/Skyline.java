@@ -1,0 +1,193 @@
+package pentacell.desktop.match;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.scene.AccessibleRole;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.StackPane;
+import pentacell.core.cell.CellId;
+import pentacell.core.match.Candidate;
+import pentacell.core.match.MatchFigures;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.Pen;
+import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.match.MatchModel.Shown;
+
+/// The skyline as a thing to handle: drag a cell onto another to swap them, L locks, X marks a cell
+/// and then swaps it with the next one marked, arrow keys walk. How it is drawn is
+/// [SkylinePainter].
+final class Skyline extends StackPane {
+    private final Desk desk;
+    private final MatchModel model;
+    private final PlotSurface surface = new PlotSurface(this::paint);
+    private final ReadOnlyStringWrapper consequence = new ReadOnlyStringWrapper("");
+    private List<Block> blocks = List.of();
+    private Optional<CellId> dragged = Optional.empty();
+    private Optional<CellId> target = Optional.empty();
+    private Optional<CellId> marked = Optional.empty();
+
+    /// Where a cell is drawn.
+    ///
+    /// @param column its group from 0, or the number of groups for the shelf
+    record Block(CellId cell, int column, double x, double y, double width, double height) {
+        boolean holds(double atX, double atY) {
+            return atX >= x && atX < x + width && atY >= y && atY < y + height;
+        }
+    }
+
+    Skyline(Desk desk, MatchModel model) {
+        this.desk = desk;
+        this.model = model;
+        setId("skyline");
+        setAccessibleRole(AccessibleRole.NODE);
+        setAccessibleText("Skyline of the groups; drag cells to swap, L locks, X marks and swaps");
+        setFocusTraversable(true);
+        getChildren().add(surface);
+        model.shownProperty().subscribe(shown -> surface.repaint());
+        desk.selectedProperty().subscribe(selected -> surface.repaint());
+        setOnMousePressed(this::onPress);
+        setOnMouseDragged(this::onDrag);
+        setOnMouseReleased(this::onRelease);
+        setOnKeyPressed(this::onKey);
+    }
+
+    /// What a swap under way would do, in words.
+    ReadOnlyStringProperty consequenceProperty() {
+        return consequence.getReadOnlyProperty();
+    }
+
+    private void paint(Pen pen, double width, double height) {
+        Optional<Shown> shown = model.shownProperty().get();
+        if (shown.isEmpty()) {
+            blocks = List.of();
+            SkylinePainter.paintEmpty(pen, width, height);
+            return;
+        }
+        SkylinePainter painter =
+                new SkylinePainter(
+                        pen,
+                        shown.get(),
+                        desk.selectedProperty().get(),
+                        marked.or(() -> dragged),
+                        target);
+        blocks = painter.paint(width, height);
+    }
+
+    private Optional<CellId> cellAt(double x, double y) {
+        return blocks.stream().filter(block -> block.holds(x, y)).map(Block::cell).findFirst();
+    }
+
+    private void onPress(MouseEvent press) {
+        requestFocus();
+        Optional<CellId> cell = cellAt(press.getX(), press.getY());
+        cell.ifPresent(desk::select);
+        dragged = press.getButton() == MouseButton.PRIMARY ? cell : Optional.empty();
+    }
+
+    private void onDrag(MouseEvent drag) {
+        if (dragged.isEmpty()) return;
+        target =
+                cellAt(drag.getX(), drag.getY()).filter(cell -> !Optional.of(cell).equals(dragged));
+        consequence.set(dragged.flatMap(from -> target.map(to -> effectOf(from, to))).orElse(""));
+        surface.repaint();
+    }
+
+    private void onRelease(MouseEvent release) {
+        Optional<CellId> from = dragged;
+        Optional<CellId> to = target;
+        dragged = Optional.empty();
+        target = Optional.empty();
+        consequence.set("");
+        if (from.isPresent() && to.isPresent()) model.swap(from.get(), to.get());
+        surface.repaint();
+    }
+
+    private void onKey(KeyEvent key) {
+        Optional<CellId> selected = desk.selectedProperty().get();
+        switch (key.getCode()) {
+            case L -> selected.ifPresent(model::toggleLock);
+            case X -> selected.ifPresent(this::markOrSwap);
+            case ESCAPE -> marked = Optional.empty();
+            case LEFT -> walk(-1, 0);
+            case RIGHT -> walk(1, 0);
+            case UP -> walk(0, 1);
+            case DOWN -> walk(0, -1);
+            default -> {
+                return;
+            }
+        }
+        consequence.set(
+                marked.flatMap(from ->
+                                desk.selectedProperty()
+                                        .get()
+                                        .filter(to -> !to.equals(from))
+                                        .map(to -> effectOf(from, to)))
+                        .orElse(""));
+        key.consume();
+        surface.repaint();
+    }
+
+    private void markOrSwap(CellId selected) {
+        if (marked.isEmpty() || marked.get().equals(selected)) {
+            marked = marked.isEmpty() ? Optional.of(selected) : Optional.empty();
+            return;
+        }
+        model.swap(marked.get(), selected);
+        marked = Optional.empty();
+    }
+
+    private void walk(int columns, int up) {
+        if (blocks.isEmpty()) return;
+        Optional<Block> here =
+                desk.selectedProperty()
+                        .get()
+                        .flatMap(cell ->
+                                blocks.stream()
+                                        .filter(block -> block.cell().equals(cell))
+                                        .findFirst());
+        if (here.isEmpty()) {
+            desk.select(blocks.get(0).cell());
+            return;
+        }
+        List<Block> column = column(here.get().column());
+        int index = column.indexOf(here.get());
+        if (up != 0 && index + up >= 0 && index + up < column.size())
+            desk.select(column.get(index + up).cell());
+        List<Block> beside = column(here.get().column() + columns);
+        if (columns != 0 && !beside.isEmpty())
+            desk.select(beside.get(Math.min(index, beside.size() - 1)).cell());
+    }
+
+    private List<Block> column(int column) {
+        List<Block> blocksOfColumn = new ArrayList<>();
+        for (Block block : blocks) if (block.column() == column) blocksOfColumn.add(block);
+        return blocksOfColumn;
+    }
+
+    private String effectOf(CellId from, CellId to) {
+        Optional<Shown> shown = model.shownProperty().get();
+        Optional<Candidate> first = shown.flatMap(now -> now.find(from));
+        Optional<Candidate> second = shown.flatMap(now -> now.find(to));
+        if (shown.isEmpty() || first.isEmpty() || second.isEmpty()) return "";
+        MatchFigures before = shown.get().figures();
+        MatchFigures after = shown.get().after(first.get(), second.get());
+        return "Swap %s and %s: usable %s → %s, spread %s → %s, IR spread in a group %s → %s"
+                .formatted(
+                        from,
+                        to,
+                        Quantity.CAPACITY.number(before.usableMilliampHours()),
+                        Quantity.CAPACITY.text(after.usableMilliampHours()),
+                        Quantity.CAPACITY.number(before.spreadMilliampHours()),
+                        Quantity.CAPACITY.text(after.spreadMilliampHours()),
+                        Quantity.RESISTANCE.number(
+                                before.worstIrSpreadMilliohms().orElse(Double.NaN)),
+                        Quantity.RESISTANCE.text(
+                                after.worstIrSpreadMilliohms().orElse(Double.NaN)));
+    }
+}

@@ -1,0 +1,74 @@
+package pentacell.desktop.theme;
+
+import atlantafx.base.theme.PrimerDark;
+import atlantafx.base.theme.PrimerLight;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Objects;
+import javafx.application.Application;
+import javafx.scene.Scene;
+import javafx.scene.text.Font;
+import pentacell.reports.Fonts;
+
+/// How the program looks: *Paper* by day, *Shed* by night.
+public enum Theme {
+    PAPER,
+    SHED;
+
+    private static final List<String> FONT_FILES =
+            List.of(
+                    "PlexSans-Regular",
+                    "PlexSans-Medium",
+                    "PlexSans-SemiBold",
+                    "PlexSansCondensed-Regular",
+                    "PlexSansCondensed-SemiBold");
+    private static final List<Integer> SCALES = List.of(80, 90, 100, 110, 125, 150, 175, 200);
+
+    /// Loads the shipped typeface; once, before the first scene.
+    public static void loadFonts() {
+        for (String file : FONT_FILES) {
+            try (InputStream font = Fonts.open(file)) {
+                Font.loadFont(font, 13);
+            } catch (IOException failure) {
+                throw new UncheckedIOException(failure);
+            }
+        }
+    }
+
+    /// Dresses a scene in this theme.
+    public void applyTo(Scene scene) {
+        Application.setUserAgentStylesheet(
+                switch (this) {
+                    case PAPER -> new PrimerLight().getUserAgentStylesheet();
+                    case SHED -> new PrimerDark().getUserAgentStylesheet();
+                });
+        scene.getStylesheets()
+                .setAll(sheet("pentacell.css"), sheet(this == PAPER ? "paper.css" : "shed.css"));
+    }
+
+    /// The other theme.
+    public Theme other() {
+        return this == PAPER ? SHED : PAPER;
+    }
+
+    /// The next size of everything.
+    ///
+    /// @param percent the present size
+    /// @param steps how many sizes up, negative for down
+    public static int scaled(int percent, int steps) {
+        int index = Math.max(0, SCALES.indexOf(percent)) + steps;
+        return SCALES.get(Math.clamp(index, 0, SCALES.size() - 1));
+    }
+
+    /// Scales everything in a scene.
+    public static void scale(Scene scene, int percent) {
+        scene.getRoot().getStyleClass().removeIf(name -> name.startsWith("scale-"));
+        scene.getRoot().getStyleClass().add("scale-" + percent);
+    }
+
+    private static String sheet(String name) {
+        return Objects.requireNonNull(Theme.class.getResource(name), name).toExternalForm();
+    }
+}

@@ -1,0 +1,96 @@
+package pentacell.workshop.exchange;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.Donor;
+import pentacell.core.cell.Place;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.CellFact.ResistanceMethod;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.TestConditions;
+import pentacell.core.fact.WorkshopState;
+
+/// The good lines of a cell table as facts. A model that is named with a rating and not known yet
+/// is defined, so that state of health can be told; donors named are added. A place is taken over
+/// only where a tray has it and nothing else lies there.
+public final class ImportedFacts {
+    /// The format that a model gets when the table does not say; most salvaged cells have it
+    /// (common practice).
+    private static final CellFormat USUAL_FORMAT = CellFormat.parse("18650").orElseThrow();
+
+    private ImportedFacts() {}
+
+    /// The facts of a table, the note of the file itself first.
+    public static List<Fact> of(CellTable table, WorkshopState state) {
+        List<Fact> facts = new ArrayList<>();
+        facts.add(new Fact.FileImported(table.fileName(), table.sha256(), table.rows().size()));
+        newModels(table, state).values().forEach(model -> facts.add(new Fact.ModelDefined(model)));
+        table.rows().stream()
+                .flatMap(row -> row.donor().stream())
+                .distinct()
+                .filter(code -> CellId.problem(code).isEmpty() && !state.donors().containsKey(code))
+                .forEach(code ->
+                        facts.add(
+                                new Fact.DonorAdded(
+                                        new Donor(code, "", "", "from " + table.fileName()))));
+        for (CellRow row : table.rows()) addCell(row, state, facts);
+        return facts;
+    }
+
+    private static Map<String, CellModel> newModels(CellTable table, WorkshopState state) {
+        Map<String, CellModel> models = new LinkedHashMap<>();
+        for (CellRow row : table.rows()) {
+            if (row.model().isEmpty() || row.ratedMilliampHours().isEmpty()) continue;
+            String name = row.model().get();
+            if (state.models().containsKey(name) || models.containsKey(name)) continue;
+            Chemistry chemistry = row.chemistry().orElse(Chemistry.NMC);
+            double rated = row.ratedMilliampHours().getAsDouble();
+            models.put(
+                    name,
+                    new CellModel(
+                            name,
+                            USUAL_FORMAT,
+                            chemistry,
+                            rated,
+                            rated,
+                            CellLimits.careful(chemistry, rated)));
+        }
+        return models;
+    }
+
+    private static void addCell(CellRow row, WorkshopState state, List<Fact> facts) {
+        CellId cell = row.id();
+        Optional<Cell> known = state.cell(cell);
+        boolean says = row.model().isPresent() || row.donor().isPresent();
+        if (known.isEmpty() || says)
+            facts.add(
+                    new CellFact.CellNamed(
+                            cell,
+                            row.donor().or(() -> known.flatMap(Cell::donor)),
+                            row.model().or(() -> known.flatMap(Cell::model))));
+        Place.parse(row.location())
+                .filter(place ->
+                        state.trays().containsKey(place.tray()) && state.cellAt(place).isEmpty())
+                .ifPresent(place -> facts.add(new CellFact.CellPlaced(cell, place)));
+        row.volts().ifPresent(volts -> facts.add(new CellFact.VoltageRead(cell, volts)));
+        row.milliohms()
+                .ifPresent(milliohms ->
+                        facts.add(
+                                new CellFact.ResistanceRead(
+                                        cell, milliohms, ResistanceMethod.AC_1_KHZ)));
+        row.milliampHours()
+                .ifPresent(capacity ->
+                        facts.add(
+                                new CellFact.CapacityMeasured(
+                                        cell, capacity, TestConditions.NOT_STATED)));
+    }
+}
