@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Supplier;
 import javafx.geometry.Bounds;
+import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.stage.Popup;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Place;
 import pentacell.core.fact.Cell;
@@ -19,9 +19,9 @@ import pentacell.core.fact.WorkshopState;
 /// marked one.
 final class FindOrDo {
     private static final int MOST = 12;
+    private static final double EM = 13;
 
     private final TextField field;
-    private final Popup popup = new Popup();
     private final ListView<Found> list = new ListView<>();
     private final Desk desk;
     private final Supplier<List<Found>> commands;
@@ -40,8 +40,10 @@ final class FindOrDo {
         this.commands = commands;
         list.setId("found");
         list.getStyleClass().add("found");
-        popup.getContent().add(list);
-        popup.setAutoHide(true);
+        // laid over the frame by hand, so that the caret stays where the typing goes
+        list.setManaged(false);
+        list.setFocusTraversable(false);
+        list.setVisible(false);
     }
 
     /// Begins to listen to the field.
@@ -49,6 +51,7 @@ final class FindOrDo {
         field.textProperty().subscribe(this::search);
         field.addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
         list.setOnMouseClicked(click -> take());
+        field.focusedProperty().subscribe(focused -> list.setVisible(list.isVisible() && focused));
     }
 
     private void onKey(KeyEvent key) {
@@ -66,7 +69,7 @@ final class FindOrDo {
             key.consume();
         } else if (key.getCode() == KeyCode.ESCAPE) {
             field.clear();
-            popup.hide();
+            list.setVisible(false);
         }
     }
 
@@ -74,26 +77,27 @@ final class FindOrDo {
         Found found = list.getSelectionModel().getSelectedItem();
         if (found == null) return;
         field.clear();
-        popup.hide();
+        list.setVisible(false);
         found.action().run();
     }
 
     private void search(String text) {
         String wanted = text.strip().toLowerCase(Locale.ROOT);
         if (wanted.isEmpty() || field.getScene() == null) {
-            popup.hide();
+            list.setVisible(false);
             return;
         }
         list.getItems().setAll(matches(wanted));
         list.getSelectionModel().selectFirst();
-        Bounds bounds = field.localToScreen(field.getBoundsInLocal());
-        if (list.getItems().isEmpty() || bounds == null) {
-            popup.hide();
-            return;
-        }
-        list.setPrefWidth(field.getWidth());
-        list.setPrefHeight(Math.min(MOST, list.getItems().size()) * 30 + 4);
-        if (!popup.isShowing()) popup.show(field, bounds.getMinX(), bounds.getMaxY() + 2);
+        list.setVisible(!list.getItems().isEmpty());
+        Bounds bounds = field.localToScene(field.getBoundsInLocal());
+        double height = Math.min(MOST, list.getItems().size()) * 2.3 * EM + 4;
+        list.resizeRelocate(bounds.getMinX(), bounds.getMaxY() + 2, bounds.getWidth(), height);
+    }
+
+    /// The list, to be laid over everything else.
+    Node overlay() {
+        return list;
     }
 
     private List<Found> matches(String wanted) {

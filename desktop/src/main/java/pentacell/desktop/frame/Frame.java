@@ -11,6 +11,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pentacell.desktop.theme.Theme;
 import pentacell.workshop.logbook.Logbook;
@@ -52,10 +53,11 @@ public final class Frame {
         root.setLeft(path);
         root.setTop(new VBox(top, new DueLine(desk, this::goTo)));
         root.setRight(card);
-        scene = new Scene(root, 1280, 800);
+        FindOrDo find = new FindOrDo(top.find(), desk, this::commands);
+        scene = new Scene(new StackPane(root, find.overlay()), 1280, 800);
         theme.applyTo(scene);
         Theme.scale(scene, scale);
-        new FindOrDo(top.find(), desk, this::commands).attach();
+        find.attach();
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
         go(this.stations.get(0));
     }

@@ -112,8 +112,6 @@ final class BandRuler {
                 row.limit());
         Hue hue = row.verdict().goesOn() ? Hue.MEASURED : Hue.STOP;
         pen.fill(hue, row.count() == 0 ? 0 : 0.22, barLeft, y + 2, Math.max(2, barWidth), em * 1.5);
-        if (row.verdict() == IntakeVerdict.SLOW_CHARGE_WATCHED)
-            pen.line(hue, 1, barLeft, y + em * 0.85, barLeft + barWidth, y + em * 0.85);
         pen.text(
                 row.count() == 0 ? Hue.SECOND : Hue.INK,
                 0.9,

@@ -6,7 +6,6 @@ import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import javafx.scene.shape.ArcType;
 import javafx.scene.text.Font;
-import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import pentacell.desktop.kit.PlotSurface.Hue;
 
@@ -156,8 +155,8 @@ public final class Pen {
             String text,
             String family) {
         graphics.setFill(surface.paint(hue));
-        graphics.setFont(
-                Font.font(family, bold ? FontWeight.SEMI_BOLD : FontWeight.NORMAL, size * em()));
+        // each weight of the typeface is a family of its own
+        graphics.setFont(Font.font(bold ? family + " SemiBold" : family, size * em()));
         graphics.setTextBaseline(VPos.CENTER);
         graphics.setTextAlign(
                 switch (anchor) {

@@ -52,6 +52,8 @@ public final class PlotSurface extends Region {
         getStyleClass().add("plot");
         getChildren().add(canvas);
         canvas.setMouseTransparent(true);
+        // the canvas follows the surface; managed it would hold the surface open
+        canvas.setManaged(false);
         for (StyleableProperty<?> property :
                 List.of(
                         ink, second, rule, sheet, ground, accent, focus, measured, caution, stop,

@@ -11,11 +11,11 @@ import pentacell.desktop.match.MatchModel.Shown;
 
 /// What the match comes to, the loudest numbers of the station.
 final class FiguresRow extends HBox {
-    private final Label usable = figure("usable", "Usable capacity / mAh");
+    private final Label usable = figure("usable", "Usable / mAh");
     private final Label spread = figure("spread", "Spread / mAh");
     private final Label share = figure("spread-share", "Spread / %");
-    private final Label resistance = figure("resistance-spread", "Group resistance spread / %");
-    private final Label irSpread = figure("ir-spread", "Worst IR spread / mΩ");
+    private final Label resistance = figure("resistance-spread", "Group R spread / %");
+    private final Label irSpread = figure("ir-spread", "IR spread / mΩ");
     private final Label left = figure("left-over", "Left over");
 
     FiguresRow() {
@@ -29,6 +29,8 @@ final class FiguresRow extends HBox {
         number.getStyleClass().add("loud");
         Label words = new Label(caption);
         words.getStyleClass().add("caption");
+        number.setMinWidth(USE_PREF_SIZE);
+        words.setMinWidth(USE_PREF_SIZE);
         getChildren().add(new VBox(number, words));
         return number;
     }

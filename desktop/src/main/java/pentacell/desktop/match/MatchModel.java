@@ -37,6 +37,11 @@ import pentacell.desktop.kit.Background;
 final class MatchModel {
     private static final SearchEffort EFFORT = SearchEffort.forSeconds(2, 1);
     private static final SearchEffort CURVE_EFFORT = SearchEffort.forSeconds(0.4, 1);
+
+    /// What a pack is called before anyone named it; the first matched pack takes its place in
+    /// hand.
+    static final String NEW_PACK = "New pack";
+
     static final int CURVE_POINTS = 12;
 
     private final Desk desk;
@@ -131,7 +136,8 @@ final class MatchModel {
 
     private void refresh() {
         WorkshopState state = desk.state();
-        if (packName.get().isEmpty() && !state.packs().isEmpty())
+        if ((packName.get().isEmpty() || packName.get().equals(NEW_PACK))
+                && !state.packs().isEmpty())
             packName.set(List.copyOf(state.packs().keySet()).get(state.packs().size() - 1));
         shown.set(state.pack(packName.get()).map(pack -> show(pack, state)));
     }

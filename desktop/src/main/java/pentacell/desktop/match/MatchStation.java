@@ -47,7 +47,7 @@ public final class MatchStation implements Station {
                 .subscribe(text ->
                         consequence.setText(
                                 text.isEmpty()
-                                        ? "Drag a cell onto another to swap them. L locks the selected cell; X marks it, X on another swaps."
+                                        ? "Drag one cell onto another to swap. L locks; X marks, X again swaps."
                                         : text));
         model.shownProperty().subscribe(figures::show);
         toSkyline.setId("show-skyline");
@@ -58,18 +58,22 @@ public final class MatchStation implements Station {
         toPick.setOnAction(pressed -> showPick());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox bar = new HBox(figures, gap, toSkyline, toPick);
+        HBox bar = new HBox(figures);
         bar.getStyleClass().add("station-bar");
+        consequence.setMinWidth(0);
+        HBox views = new HBox(consequence, gap, toSkyline, toPick);
+        views.getStyleClass().add("views");
         centre.getStyleClass().add("station-centre");
         VBox.setVgrow(skyline, Priority.ALWAYS);
         VBox.setVgrow(pick, Priority.ALWAYS);
         VBox.setVgrow(centre, Priority.ALWAYS);
-        view.setCenter(new VBox(bar, centre));
+        view.setCenter(new VBox(bar, views, centre));
         showSkyline();
     }
 
     private void showSkyline() {
-        centre.getChildren().setAll(consequence, skyline);
+        centre.getChildren().setAll(skyline);
+        consequence.setVisible(true);
         mark(true);
         skyline.requestFocus();
     }
@@ -77,6 +81,7 @@ public final class MatchStation implements Station {
     /// Shows the pick walk.
     public void showPick() {
         centre.getChildren().setAll(pick);
+        consequence.setVisible(false);
         mark(false);
         pick.focusField();
     }

@@ -83,11 +83,11 @@ final class RulesPanel extends VBox {
                         field("Chemistry", chemistry),
                         new HBox(8, field("In series", series), field("In parallel", parallel)),
                         selectionChoice(),
-                        field("IR spread in a group, at most / mΩ", irSpread),
+                        field("IR spread in a group ≤ / mΩ", irSpread),
                         new HBox(
                                 8,
-                                field("Health, at least / %", minSoh),
-                                field("Meter repeats / %", repeatability)),
+                                field("Health ≥ / %", minSoh),
+                                field("Repeats ± / %", repeatability)),
                         stock,
                         match,
                         new HBox(8, progress, cancel),
@@ -105,7 +105,11 @@ final class RulesPanel extends VBox {
     }
 
     private void follow() {
-        model.packNameProperty().subscribe(name -> pack.setValue(name));
+        model.packNameProperty()
+                .subscribe(name -> {
+                    pack.setValue(name);
+                    sayStock();
+                });
         pack.valueProperty()
                 .subscribe(name -> {
                     if (name != null && !name.isBlank()) model.takeInHand(name.strip());
@@ -115,7 +119,7 @@ final class RulesPanel extends VBox {
                     String present = model.packNameProperty().get();
                     List<String> names = List.copyOf(state.packs().keySet());
                     if (!pack.getItems().equals(names)) pack.getItems().setAll(names);
-                    pack.setValue(present.isEmpty() ? "New pack" : present);
+                    pack.setValue(present.isEmpty() ? MatchModel.NEW_PACK : present);
                     sayStock();
                 });
         model.shownProperty().subscribe(shown -> shown.ifPresent(now -> show(now.pack().rules())));
@@ -144,9 +148,9 @@ final class RulesPanel extends VBox {
 
     private static String words(Selection selection) {
         return switch (selection) {
-            case STRONGEST -> "Strongest: largest smallest group";
-            case TIGHTEST -> "Tightest: smallest spread";
-            case ALL -> "All: every usable cell";
+            case STRONGEST -> "Strongest (most capacity)";
+            case TIGHTEST -> "Tightest (least spread)";
+            case ALL -> "All (every usable cell)";
         };
     }
 

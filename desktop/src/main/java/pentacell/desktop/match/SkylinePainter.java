@@ -79,8 +79,8 @@ final class SkylinePainter {
     private void magnifiedStrip(
             double left, double column, double top, double height, double width) {
         double least = shown.figures().usableMilliampHours();
-        double range = Math.max(0.01 * least, 1.4 * shown.figures().spreadMilliampHours());
-        Scale scale = new Scale(least - 0.25 * range, least + 0.75 * range, top + height, top);
+        double range = Math.max(0.0008 * least, 1.5 * shown.figures().spreadMilliampHours());
+        Scale scale = new Scale(least - 0.2 * range, least + 0.8 * range, top + height, top);
         pen.text(
                 Hue.SECOND,
                 0.9,
@@ -106,7 +106,7 @@ final class SkylinePainter {
                         true,
                         Anchor.CENTRE,
                         x + column / 2,
-                        Math.max(top + 0.7 * em, y - 0.7 * em),
+                        y - 1.3 * em > top ? y - 0.7 * em : y + 0.8 * em,
                         smallest ? "least" : "+" + Quantity.CAPACITY.number(sum - least));
         }
         pen.dashes(3, 3);
@@ -180,7 +180,7 @@ final class SkylinePainter {
             double size = block.height() > 1.2 * em ? 0.88 : 0.75;
             double middle = block.y() + block.height() / 2 + 0.5;
             pen.narrowText(hue, size, false, Anchor.LEFT, block.x() + 5, middle, cell.id().text());
-            if (block.width() > 6.4 * em)
+            if (block.width() > 5.8 * em)
                 pen.narrowText(
                         hue,
                         size,
@@ -199,7 +199,7 @@ final class SkylinePainter {
         Optional<CellId> cell = Optional.of(block.cell());
         if (cell.equals(selected))
             pen.frame(
-                    Hue.FOCUS, 2, block.x(), block.y() + 1, block.width() - 1, block.height() - 2);
+                    Hue.FOCUS, 3, block.x(), block.y() + 1, block.width() - 1, block.height() - 2);
         if (cell.equals(marked) || cell.equals(target))
             pen.frame(
                     Hue.ACCENT,
@@ -268,7 +268,7 @@ final class SkylinePainter {
                         isSelected ? 4 : 2.5);
             }
         }
-        pen.text(Hue.SECOND, 0.85, false, Anchor.LEFT, 0, top - 0.1 * em, "mΩ");
+        pen.text(Hue.SECOND, 0.85, false, Anchor.LEFT, 0, top + 0.9 * em, "mΩ");
         pen.frame(Hue.RULE, 1, left, top, width - left - 1, height);
     }
 

@@ -29,7 +29,7 @@ import pentacell.desktop.stock.StockModel.Row;
 /// limits, and a histogram along each side. Dragging brushes cells, a click selects one, Escape
 /// drops the brush.
 final class FieldPlot extends StackPane {
-    private static final double MARGINAL_EM = 4.2;
+    private static final double MARGINAL_EM = 3.6;
     private static final double AXIS_EM = 3.4;
     private static final double NEAR_PIXELS = 12;
 
@@ -259,7 +259,7 @@ final class FieldPlot extends StackPane {
 
     private static void histograms(Pen pen, Area field, List<Row> points) {
         double em = pen.em();
-        double depth = (MARGINAL_EM - 1.6) * em;
+        double depth = (MARGINAL_EM - 0.6) * em;
         Histogram across =
                 Histogram.of(
                         Scale.roundStep((field.x().to() - field.x().from()) / 40),

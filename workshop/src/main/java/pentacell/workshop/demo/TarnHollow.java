@@ -279,6 +279,7 @@ public final class TarnHollow {
         note("HB01-04", "sleeve torn by the cutter, re-sleeve before assembly");
         note("HB02-11", "label says HX26 but it weighs and reads like a larger model");
         note("HT04-02", "rust at the vent end, cleaned");
+        decide("HB02-11", "not for a pack until its true model is known");
         decide("HB03-09", "36 °C at rest among neighbours at 24 °C: a heater, isolated outdoors");
         CellId leaker = new CellId("LD05-02");
         log(

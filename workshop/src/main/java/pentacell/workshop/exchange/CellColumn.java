@@ -74,22 +74,17 @@ public record CellColumn(String header, Role role, double factor) {
     /// Takes a header for what its words and unit say, such as `Voltage / V`, `voltage_v`, `mV`,
     /// `IR (mΩ)`.
     static CellColumn of(String header) {
-        Set<String> words =
-                new TreeSet<>(
-                        Arrays.asList(
-                                header.strip()
-                                        .replaceAll("(?<=[a-z])(?=[A-Z])", " ")
-                                        .toLowerCase(Locale.ROOT)
-                                        .split("[^\\p{L}\\p{N}]+")));
-        // "mAh" is torn by the camel rule above
-        if (header.toLowerCase(Locale.ROOT).contains("mah")) words.add("mah");
-        if (header.contains("mV")) words.add("mv");
-        // both the Greek letter and the ohm sign
-        if (header.contains("m\u03a9") || header.contains("m\u2126")) words.add("mω");
+        Set<String> words = new TreeSet<>(words(header));
+        // voltageMv and cellId are two words each, but mAh, mOhm and mV are one
+        words.addAll(words(header.replaceAll("(?<=[a-z]{2})(?=[A-Z])", " ")));
         for (Known known : KNOWN)
             if (words.stream().anyMatch(known.words()::contains))
                 return new CellColumn(header, known.role(), factor(known.role(), words));
         return new CellColumn(header, Role.NOT_TAKEN, 1);
+    }
+
+    private static List<String> words(String header) {
+        return Arrays.asList(header.strip().toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+"));
     }
 
     private static double factor(Role role, Set<String> words) {

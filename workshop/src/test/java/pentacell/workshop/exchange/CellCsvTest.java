@@ -26,6 +26,7 @@ final class CellCsvTest {
                 "cell_id;voltage_v;ir_mohm;capacity_mah\nA-1;3,68;56,2;2143\n",
                 "Capacity (Ah)\tIR / Ω\tCell ID\tOCV [mV]\n2.143\t0.0562\tA-1\t3680\n",
                 "\ufeff\"Cell\",\"mAh\",\"mΩ\",\"Voltage / V\"\r\n\"A-1\",\"2143\",\"56,2\",\"3,68\"\r\n",
+                "cellId;voltageMv;IR mOhm;capacityMah\nA-1;3680;56,2;2143\n",
                 "cell,voltage,resistance_milliohms,cap mAh,colour\n\nA-1,3.68,56.2,2143,red\n\n"
             })
     void separatorsDecimalMarksUnitsAndOrderDoNotMatter(String text) throws IOException {

@@ -1,0 +1,128 @@
+package pentacell.desktop;
+
+import static org.mockito.Mockito.mock;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.awaitility.Awaitility;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+import pentacell.core.fact.WorkshopState;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.theme.Theme;
+import pentacell.workshop.demo.TarnHollow;
+import pentacell.workshop.logbook.Logbook;
+import pentacell.workshop.logbook.LogbookException;
+import pentacell.workshop.logbook.Opening;
+
+/// The real interface in an offscreen window, handled as a person does: keys, clicks, reading what
+/// stands there. The toolkit is started once for all tests.
+final class BenchFixture implements AutoCloseable {
+    final FileAsk files = mock(FileAsk.class);
+    final FxRobot robot = new FxRobot();
+    final Bench bench;
+
+    private BenchFixture(int width, int height) throws TimeoutException {
+        Stage stage = FxToolkit.registerPrimaryStage();
+        bench =
+                WaitForAsyncUtils.waitForAsyncFx(
+                        30_000,
+                        () -> {
+                            Theme.loadFonts();
+                            Bench made = Bench.create(files, Clock.systemUTC());
+                            stage.setScene(made.frame().scene());
+                            stage.setWidth(width);
+                            stage.setHeight(height);
+                            stage.show();
+                            stage.toFront();
+                            return made;
+                        });
+    }
+
+    /// The interface with a workshop file that is made when it is not there.
+    static BenchFixture open(Path file) throws TimeoutException {
+        return open(file, 1280, 800);
+    }
+
+    static BenchFixture open(Path file, int width, int height) throws TimeoutException {
+        BenchFixture fixture = new BenchFixture(width, height);
+        fixture.robot.interact(() -> fixture.bench.frame().open(file));
+        fixture.await(
+                "the file is open", () -> !fixture.bench.desk().fileNameProperty().get().isEmpty());
+        return fixture;
+    }
+
+    /// The interface with a fresh copy of the demo workshop.
+    static BenchFixture demo(Path folder, int width, int height)
+            throws TimeoutException, LogbookException {
+        Path file = folder.resolve("demo.pentacell");
+        if (Logbook.open(file, Clock.systemUTC()) instanceof Opening.Opened opened) {
+            try (Logbook logbook = opened.logbook()) {
+                logbook.logAll(TarnHollow.journal());
+            }
+        }
+        BenchFixture fixture = open(file, width, height);
+        fixture.await("the demo is shown", () -> !fixture.state().cells().isEmpty());
+        return fixture;
+    }
+
+    WorkshopState state() {
+        return bench.desk().state();
+    }
+
+    /// Waits until something holds, as a person watches for it.
+    void await(String what, Supplier<Boolean> holds) {
+        Awaitility.await(what)
+                .atMost(30, TimeUnit.SECONDS)
+                .pollInSameThread()
+                .until(() -> WaitForAsyncUtils.waitForAsyncFx(10_000, holds::get));
+    }
+
+    /// Types into the field with the caret, then presses Enter.
+    BenchFixture enter(String text) {
+        type(text);
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        return this;
+    }
+
+    /// Types into the field with the caret.
+    void type(String text) {
+        robot.write(text, 0);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    void click(String query) {
+        robot.clickOn(query);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    void keys(KeyCode... keys) {
+        robot.push(keys);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /// The text of a label or button.
+    String text(String query) {
+        return robot.lookup(query).queryAs(Labeled.class).getText();
+    }
+
+    <T extends Node> Optional<T> find(String query, Class<T> type) {
+        return robot.lookup(query).tryQueryAs(type);
+    }
+
+    @Override
+    public void close() throws TimeoutException {
+        robot.interact(() -> bench.desk().close());
+        FxToolkit.cleanupStages();
+    }
+}

@@ -1,0 +1,228 @@
+package pentacell.desktop;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.util.WaitForAsyncUtils;
+import pentacell.core.cell.CellId;
+import pentacell.core.fact.Pack;
+import pentacell.workshop.demo.TarnHollow;
+
+final class StockAndMatchTest {
+    @TempDir Path folder;
+
+    @Test
+    void brushingTheFieldLeavesTheBrushedCellsInTheTable() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT4);
+            TableView<?> table = bench.robot.lookup("#stock-table").queryAs(TableView.class);
+            int all = table.getItems().size();
+            assertEquals(181, all);
+            drag(bench, "#field", 0.5, 0.5, 0.95, 0.9);
+            bench.await(
+                    "the table follows",
+                    () -> table.getItems().size() < all && !table.getItems().isEmpty());
+            assertTrue(bench.text("#stock-count").contains("brushed"));
+            bench.keys(KeyCode.ESCAPE);
+            bench.await("Escape drops the brush", () -> table.getItems().size() == all);
+            bench.click("#model-Quill-Q22");
+            bench.await("a model can be hidden", () -> table.getItems().size() == all - 42);
+        }
+    }
+
+    @Test
+    void matchingShowsTheFiguresAndIsThereAfterReopening() throws Exception {
+        List<List<CellId>> groups;
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            set(bench, "#rule-series", "6");
+            set(bench, "#rule-parallel", "8");
+            set(bench, "#rule-ir-spread", "8");
+            assertEquals("Match 48 cells", bench.text("#match"));
+            bench.click("#match");
+            bench.await("it is matched", () -> pack(bench).rules().series() == 6);
+            groups = pack(bench).groups();
+            assertEquals(48, groups.stream().mapToInt(List::size).sum());
+            assertTrue(Double.parseDouble(bench.text("#figure-ir-spread")) <= 8.0);
+            assertTrue(Integer.parseInt(bench.text("#figure-usable")) > 10_000);
+        }
+        try (BenchFixture again = BenchFixture.open(folder.resolve("demo.pentacell"))) {
+            again.await("the match is there", () -> !again.state().packs().isEmpty());
+            assertEquals(groups, pack(again).groups());
+        }
+    }
+
+    @Test
+    void aLimitThatCannotBeKeptOffersTheNearestThatCan() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            set(bench, "#rule-ir-spread", "0.1");
+            bench.click("#match");
+            bench.await(
+                    "it says so",
+                    () -> bench.text("#match-message").contains("keeps every group within"));
+            bench.click("#take-nearest");
+            bench.await(
+                    "the nearest limit works",
+                    () -> pack(bench).rules().maxIrSpreadMilliohms().isPresent());
+            set(bench, "#rule-parallel", "abc");
+            bench.click("#match");
+            assertTrue(bench.text("#match-message").contains("\"abc\""));
+        }
+    }
+
+    @Test
+    void draggingACellOntoAnotherSwapsThemAndUndoBringsThemBack() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            List<List<CellId>> before = pack(bench).groups();
+            Node skyline = bench.robot.lookup("#skyline").query();
+            Bounds bounds = bench.robot.bounds(skyline).query();
+            Point2D first =
+                    new Point2D(
+                            bounds.getMinX() + 0.15 * bounds.getWidth(),
+                            bounds.getMinY() + 0.4 * bounds.getHeight());
+            Point2D second =
+                    new Point2D(
+                            bounds.getMinX() + 0.55 * bounds.getWidth(),
+                            bounds.getMinY() + 0.6 * bounds.getHeight());
+            bench.robot.moveTo(first).press(MouseButton.PRIMARY).moveTo(second);
+            WaitForAsyncUtils.waitForFxEvents();
+            assertTrue(bench.text("#swap-effect").startsWith("Swap "), bench.text("#swap-effect"));
+            bench.robot.release(MouseButton.PRIMARY);
+            bench.await("they are swapped", () -> !pack(bench).groups().equals(before));
+            bench.keys(KeyCode.CONTROL, KeyCode.Z);
+            bench.await("they are back", () -> pack(bench).groups().equals(before));
+        }
+    }
+
+    @Test
+    void aLockedCellIsNotSwappedByKeys() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            CellId first = pack(bench).groups().get(0).get(0);
+            CellId second = pack(bench).groups().get(1).get(0);
+            bench.robot.interact(() -> bench.bench.desk().select(first));
+            bench.keys(KeyCode.L);
+            bench.await("it is locked", () -> pack(bench).locked().contains(first));
+            bench.keys(KeyCode.X);
+            bench.robot.interact(() -> bench.bench.desk().select(second));
+            bench.keys(KeyCode.X);
+            bench.await("it says why not", () -> bench.text("#said").contains("is locked"));
+            assertEquals(0, pack(bench).groupOf(first).orElseThrow());
+        }
+    }
+
+    @Test
+    void thePickWalkChecksCellsOffAndRefusesTheWrongOne() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            bench.click("#show-pick");
+            CellId inPack = pack(bench).groups().get(2).get(3);
+            bench.enter("LL01-01");
+            assertTrue(
+                    bench.text("#pick-answer").contains("belongs to the pack " + TarnHollow.DOME),
+                    bench.text("#pick-answer"));
+            set(bench, "#pick-check", "");
+            bench.enter("ZZ9-9");
+            assertTrue(bench.text("#pick-answer").contains("was ever logged"));
+            set(bench, "#pick-check", "");
+            bench.enter(inPack.text().toLowerCase(java.util.Locale.ROOT));
+            bench.await("it is checked off", () -> pack(bench).picked().contains(inPack));
+            assertTrue(bench.text("#pick-answer").contains("goes to group 3"));
+            bench.enter(inPack.text());
+            assertTrue(bench.text("#pick-answer").contains("already in the hand"));
+        }
+    }
+
+    @Test
+    void thePickListIsWrittenAsPdfAndCsv() throws Exception {
+        Path pdf = folder.resolve("list.pdf");
+        Path csv = folder.resolve("list.csv");
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            when(bench.files.whereTo(any(), any()))
+                    .thenReturn(Optional.of(pdf))
+                    .thenReturn(Optional.of(csv));
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            bench.click("#show-pick");
+            bench.click("#pick-pdf");
+            bench.await("the paper is written", () -> Files.exists(pdf));
+            bench.click("#pick-csv");
+            bench.await("the table is written", () -> Files.exists(csv));
+        }
+        assertTrue(
+                new String(
+                                Files.readAllBytes(pdf),
+                                0,
+                                5,
+                                java.nio.charset.StandardCharsets.US_ASCII)
+                        .startsWith("%PDF-"));
+        List<String> lines = Files.readAllLines(csv);
+        assertEquals(
+                "order,location,cell_id,group,position,capacity_mah,ir_mohm,taken", lines.get(0));
+        assertEquals(71, lines.size());
+        List<String> places = lines.stream().skip(1).map(line -> line.split(",", -1)[1]).toList();
+        assertEquals(places.stream().sorted().toList(), places, "a hand walks once");
+    }
+
+    @Test
+    void theCurveGrowsAndAPointOfItCanBeTaken() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            String before =
+                    bench.robot.lookup("#rule-ir-spread").queryAs(TextField.class).getText();
+            bench.robot.interact(() -> bench.bench.match().drawCurve());
+            bench.await("the curve is drawn", () -> bench.bench.match().hasCurve());
+            bench.click("#trade-off");
+            assertNotEquals(
+                    before,
+                    bench.robot.lookup("#rule-ir-spread").queryAs(TextField.class).getText());
+        }
+    }
+
+    private static Pack pack(BenchFixture bench) {
+        return bench.state().pack(TarnHollow.LONG_NIGHT).orElseThrow();
+    }
+
+    private static void set(BenchFixture bench, String query, String text) {
+        TextField field = bench.robot.lookup(query).queryAs(TextField.class);
+        bench.robot.interact(() -> {
+            field.requestFocus();
+            field.setText("");
+        });
+        bench.type(text);
+    }
+
+    private static void drag(
+            BenchFixture bench, String query, double fromX, double fromY, double toX, double toY) {
+        Bounds bounds = bench.robot.bounds(bench.robot.lookup(query).queryAs(Node.class)).query();
+        bench.robot
+                .moveTo(
+                        new Point2D(
+                                bounds.getMinX() + fromX * bounds.getWidth(),
+                                bounds.getMinY() + fromY * bounds.getHeight()))
+                .press(MouseButton.PRIMARY)
+                .moveTo(
+                        new Point2D(
+                                bounds.getMinX() + toX * bounds.getWidth(),
+                                bounds.getMinY() + toY * bounds.getHeight()))
+                .release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+}
