@@ -15,7 +15,8 @@ import picocli.CommandLine.Command;
             DemoCommand.class,
             OpenCommand.class,
             ShotsCommand.class,
-            MatchCommand.class
+            MatchCommand.class,
+            LotCommand.class
         },
         footer = {
             "",

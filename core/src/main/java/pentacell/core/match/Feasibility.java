@@ -102,20 +102,25 @@ final class Feasibility {
                 OptionalDouble.of(nearest));
     }
 
-    /// Every width a group's window in IR order can have over the limit, rising. The least limit
-    /// that works is among them.
+    /// Every spread over the limit that a group can have, rising; the least limit that works is
+    /// among them. Without locks and model caps groups are runs in IR order and only the widths of
+    /// such runs count, else any two cells may be the extremes.
     private double[] possibleSpreads() {
         double[] milliohms =
                 cells.stream()
                         .mapToDouble(cell -> cell.milliohms().orElseThrow())
                         .sorted()
                         .toArray();
+        boolean groupsAreRuns = locks.isEmpty() && rules.maxModels().isEmpty();
         double limit = rules.maxIrSpreadMilliohms().orElseThrow();
-        return rules.groupSizes().stream()
-                .distinct()
-                .flatMapToDouble(size ->
-                        IntStream.rangeClosed(0, milliohms.length - size)
-                                .mapToDouble(i -> milliohms[i + size - 1] - milliohms[i]))
+        IntStream reaches =
+                groupsAreRuns
+                        ? rules.groupSizes().stream().mapToInt(size -> size - 1).distinct()
+                        : IntStream.range(1, milliohms.length);
+        return reaches.boxed()
+                .flatMapToDouble(reach ->
+                        IntStream.range(0, milliohms.length - reach)
+                                .mapToDouble(i -> milliohms[i + reach] - milliohms[i]))
                 .filter(spread -> spread > limit)
                 .sorted()
                 .distinct()

@@ -29,6 +29,9 @@ public record MatchResult(
     public enum Ending {
         /// No match can have a larger smallest group, or a smaller spread, than this one.
         PROVEN_BEST,
+        /// As [#PROVEN_BEST], but for what the meter cannot tell: that was spent on even
+        /// resistances and spread donors.
+        PROVEN_WITHIN_NOISE,
         /// The search had done what it set out to do.
         SEARCHED,
         /// The time limit cut it short; another run may find something else.

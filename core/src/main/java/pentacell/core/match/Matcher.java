@@ -51,7 +51,7 @@ public final class Matcher {
         search.run(starts);
         Grouping found = search.best();
         even(found, rules, effort.seed());
-        return new Matched(result(found, rules, bounds, search.ending()));
+        return new Matched(result(found, rules, bounds, ending(search, found, rules, bounds)));
     }
 
     /// The smallest limit on the IR spread inside groups that the rules can keep, or what stands in
@@ -90,6 +90,14 @@ public final class Matcher {
                         found.largest() + slack,
                         proposals,
                         new SplittableRandom(seed));
+    }
+
+    private static MatchResult.Ending ending(
+            Search search, Grouping found, MatchRules rules, CapacityBounds.InTicks bounds) {
+        boolean isStillProven = Score.of(found).isFirstAimProven(bounds, rules.selection());
+        return search.ending() == MatchResult.Ending.PROVEN_BEST && !isStillProven
+                ? MatchResult.Ending.PROVEN_WITHIN_NOISE
+                : search.ending();
     }
 
     private static MatchResult result(

@@ -138,6 +138,8 @@ final class MatcherTest {
                 even.figures().usableMilliampHours()
                         >= 0.9995 * exact.figures().usableMilliampHours());
         assertTrue(crowding(lot, even) < crowding(lot, exact), "donors are spread");
+        assertEquals(Ending.PROVEN_BEST, exact.ending());
+        assertEquals(Ending.PROVEN_WITHIN_NOISE, even.ending(), "what was given up is not claimed");
     }
 
     @Test

@@ -255,6 +255,8 @@ final class MatchModel {
                                         switch (matched.result().ending()) {
                                             case PROVEN_BEST ->
                                                     "Matched: no grouping of these cells can be better.";
+                                            case PROVEN_WITHIN_NOISE ->
+                                                    "Matched: no grouping can be better by more than the meter can tell.";
                                             case SEARCHED -> "Matched.";
                                             case CUT_SHORT ->
                                                     "Cancelled: this is the best match found until then.";

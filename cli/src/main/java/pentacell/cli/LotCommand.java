@@ -1,0 +1,39 @@
+package pentacell.cli;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import pentacell.core.grade.GradePolicy;
+import pentacell.core.grade.MatchableStock;
+import pentacell.core.match.Candidate;
+import pentacell.workshop.demo.TarnHollow;
+import pentacell.workshop.exchange.LotFiles;
+import pentacell.workshop.exchange.SafeCsv;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/// Rewrites the lot that ships in demo/ from the demo workshop.
+@Command(
+        name = "demo-lot",
+        hidden = true,
+        mixinStandardHelpOptions = true,
+        description = "Rewrites demo/lot.csv from the demo workshop.")
+final class LotCommand implements Callable<Integer> {
+    @Option(
+            names = "--out",
+            paramLabel = "LOT.csv",
+            description = "where it goes (default: demo/lot.csv)")
+    private Path out = Path.of("demo", "lot.csv");
+
+    @Override
+    public Integer call() throws IOException {
+        java.util.List<Candidate> cells =
+                MatchableStock.of(
+                                TarnHollow.state(TarnHollow.journal()),
+                                GradePolicy.USUAL,
+                                TarnHollow.LONG_NIGHT)
+                        .candidates();
+        SafeCsv.write(out, LotFiles.csv(cells));
+        return Exit.DONE;
+    }
+}
