@@ -2,8 +2,10 @@ package pentacell.cli;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
-import pentacell.core.grade.GradePolicy;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.Candidate;
 import pentacell.workshop.demo.TarnHollow;
@@ -27,12 +29,9 @@ final class LotCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        java.util.List<Candidate> cells =
-                MatchableStock.of(
-                                TarnHollow.state(TarnHollow.journal()),
-                                GradePolicy.USUAL,
-                                TarnHollow.LONG_NIGHT)
-                        .candidates();
+        WorkshopState state = TarnHollow.state(TarnHollow.journal());
+        List<Candidate> cells =
+                MatchableStock.of(state, JudgedStock.of(state), TarnHollow.LONG_NIGHT).candidates();
         SafeCsv.write(out, LotFiles.csv(cells));
         return Exit.DONE;
     }

@@ -18,7 +18,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import pentacell.core.grade.GradePolicy;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
 import pentacell.workshop.demo.TarnHollow;
 import pentacell.workshop.exchange.LotFiles;
@@ -41,13 +42,10 @@ final class MatchCommandTest {
 
     @Test
     void theDemoLotIsTheDemoWorkshopsStock() throws IOException {
+        WorkshopState state = TarnHollow.state(TarnHollow.journal());
         MatchableStock stock =
-                MatchableStock.of(
-                        TarnHollow.state(TarnHollow.journal()),
-                        GradePolicy.USUAL,
-                        TarnHollow.LONG_NIGHT);
-        List<?> nmc = stock.candidates();
-        assertTrue(nmc.size() > 100);
+                MatchableStock.of(state, JudgedStock.of(state), TarnHollow.LONG_NIGHT);
+        assertTrue(stock.candidates().size() > 100);
         assertEquals(LotFiles.csv(stock.candidates()), Files.readString(DEMO_LOT));
     }
 

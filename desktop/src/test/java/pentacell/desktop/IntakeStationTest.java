@@ -178,6 +178,30 @@ final class IntakeStationTest {
     }
 
     @Test
+    void aDemoModelCanBePickedAndACellsModelNamedFromTheCard() throws Exception {
+        try (BenchFixture bench = BenchFixture.open(folder.resolve("own.pentacell"))) {
+            bench.click("#define-model");
+            bench.click("#model-example");
+            bench.keys(KeyCode.DOWN);
+            bench.keys(KeyCode.ENTER);
+            bench.click("#model-form-verb");
+            bench.await(
+                    "it is in the catalogue",
+                    () -> bench.state().models().containsKey("Halvorn HX26"));
+            bench.keys(KeyCode.ESCAPE);
+            bench.enter("Q-1 3.7 2100");
+            bench.await(
+                    "a cell without donor or tray is logged",
+                    () -> bench.state().cells().size() == 1);
+            assertEquals("not known", bench.text("#card-verdict"));
+            bench.click("#card-model");
+            bench.keys(KeyCode.DOWN);
+            bench.keys(KeyCode.ENTER);
+            bench.await("it has a model", () -> "fit".equals(bench.text("#card-verdict")));
+        }
+    }
+
+    @Test
     void findOrDoFindsACellAndGoesToItsPlace() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1024, 640)) {
             bench.keys(KeyCode.CONTROL, KeyCode.K);

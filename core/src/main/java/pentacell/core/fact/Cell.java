@@ -137,6 +137,15 @@ public record Cell(
                 List.copyOf(lifeLine));
     }
 
+    /// Whether this is the very same cell at the very same time: nothing was logged of it in
+    /// between.
+    ///
+    /// A cheap test; cells that are equal but were folded twice are not the same.
+    @SuppressWarnings("ReferenceEquality")
+    public boolean isSame(Cell other) {
+        return this == other;
+    }
+
     /// Whether anything about this cell still holds; a cell whose every entry was struck is gone.
     boolean exists() {
         return lifeLine.stream().anyMatch(entry -> entry.fate() == Fate.STANDING);

@@ -24,14 +24,15 @@ public record MatchableStock(
 
     /// Sorts the stock for one pack.
     ///
+    /// @param judged how the cells of the state stand
     /// @param pack name of the pack to match; its own cells stay available
-    public static MatchableStock of(WorkshopState state, GradePolicy policy, String pack) {
+    public static MatchableStock of(WorkshopState state, JudgedStock judged, String pack) {
         List<Candidate> candidates = new ArrayList<>();
         int notMeasured = 0;
         int out = 0;
         int elsewhere = 0;
         for (Cell cell : state.cells().values()) {
-            Standing standing = Grader.judge(cell, state.modelOf(cell), policy).verdict();
+            Standing standing = judged.standing(cell.id());
             if (standing == Standing.OUT) out++;
             else if (cell.milliampHours().isEmpty() || !standing.mayBeMatched()) notMeasured++;
             else if (state.otherPackOf(cell.id(), pack).isPresent()) elsewhere++;

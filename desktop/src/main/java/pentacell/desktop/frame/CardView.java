@@ -17,6 +17,7 @@ import javafx.scene.layout.VBox;
 import pentacell.core.cell.CellModel;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.CellFact.CellDecided;
+import pentacell.core.fact.CellFact.CellNamed;
 import pentacell.core.fact.CellFact.Decision;
 import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
@@ -43,6 +44,7 @@ final class CardView extends VBox {
     private final Label empty =
             new Label(
                     "Select a cell to see its verdict, its reasons and every reading ever logged of it.");
+    private final ComboBox<String> modelChoice = new ComboBox<>();
     private Optional<CellMark> drawn = Optional.empty();
 
     CardView(Desk desk) {
@@ -68,7 +70,15 @@ final class CardView extends VBox {
         Label lifeLineTitle = new Label("Life line");
         lifeLineTitle.getStyleClass().add("section");
         content.getChildren()
-                .addAll(head, origin, figures, reasons, decisionRow(), lifeLineTitle, lifeLine);
+                .addAll(
+                        head,
+                        origin,
+                        figures,
+                        reasons,
+                        modelRow(),
+                        decisionRow(),
+                        lifeLineTitle,
+                        lifeLine);
         content.getStyleClass().add("card-content");
         ScrollPane scroll = new ScrollPane(content);
         scroll.setFitToWidth(true);
@@ -99,8 +109,8 @@ final class CardView extends VBox {
                         " · ",
                         parts(
                                 cell.place().map(Object::toString),
-                                cell.model(),
                                 cell.donor().map(code -> "from " + code))));
+        showModels(cell);
         figures.getChildren().clear();
         figure(0, "First V", Quantity.VOLTAGE, cell.firstVolts());
         figure(1, "Last V", Quantity.VOLTAGE, cell.volts());
@@ -138,6 +148,37 @@ final class CardView extends VBox {
         line.setWrapText(true);
         line.getStyleClass().add("reason");
         return line;
+    }
+
+    /// The model can be named or corrected here: most cells get it from their donor, some labels
+    /// lie.
+    private Node modelRow() {
+        modelChoice.setId("card-model");
+        modelChoice.setMaxWidth(Double.MAX_VALUE);
+        modelChoice.setPromptText("model not known");
+        modelChoice.setOnAction(chosen ->
+                desk.selectedCell()
+                        .filter(cell -> modelChoice.getValue() != null)
+                        .filter(cell -> !cell.model().equals(Optional.of(modelChoice.getValue())))
+                        .ifPresent(cell ->
+                                desk.log(
+                                        "Name model of " + cell.id(),
+                                        List.of(
+                                                new CellNamed(
+                                                        cell.id(),
+                                                        cell.donor(),
+                                                        Optional.of(modelChoice.getValue()))),
+                                        () -> {})));
+        Label caption = new Label("Model");
+        caption.getStyleClass().add("caption");
+        return new VBox(caption, modelChoice);
+    }
+
+    private void showModels(Cell cell) {
+        List<String> names = List.copyOf(desk.state().models().keySet());
+        if (!modelChoice.getItems().equals(names)) modelChoice.getItems().setAll(names);
+        // a name without a definition is shown as not known, so that it can be given one
+        modelChoice.setValue(cell.model().filter(names::contains).orElse(null));
     }
 
     private Node decisionRow() {

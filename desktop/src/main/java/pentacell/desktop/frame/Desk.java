@@ -13,6 +13,7 @@ import pentacell.core.fact.Cell;
 import pentacell.core.fact.Fact;
 import pentacell.core.fact.Step;
 import pentacell.core.fact.WorkshopState;
+import pentacell.core.grade.JudgedStock;
 import pentacell.desktop.kit.Background;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.LogbookException;
@@ -34,6 +35,7 @@ public final class Desk implements AutoCloseable {
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper fileName = new ReadOnlyStringWrapper("");
     private Optional<Logbook> logbook = Optional.empty();
+    private volatile JudgedStock judged = JudgedStock.of(WorkshopState.empty());
 
     /// Puts a workshop on the desk; the one before is closed.
     public void put(Logbook opened) {
@@ -41,14 +43,21 @@ public final class Desk implements AutoCloseable {
         logbook = Optional.of(opened);
         fileName.set(String.valueOf(opened.file().getFileName()));
         selected.set(Optional.empty());
-        publish(new Outcome(opened.state(), opened.undoStep(), opened.redoStep()));
+        publish(
+                new Outcome(
+                        opened.state(),
+                        JudgedStock.of(opened.state()),
+                        opened.undoStep(),
+                        opened.redoStep()));
     }
 
-    private record Outcome(WorkshopState state, Optional<Step> undo, Optional<Step> redo) {}
+    private record Outcome(
+            WorkshopState state, JudgedStock judged, Optional<Step> undo, Optional<Step> redo) {}
 
     private void publish(Outcome outcome) {
         undoStep.set(outcome.undo());
         redoStep.set(outcome.redo());
+        judged = outcome.judged();
         state.set(outcome.state());
     }
 
@@ -96,7 +105,8 @@ public final class Desk implements AutoCloseable {
         logging.run(
                 () -> {
                     WorkshopState after = writing.on(book);
-                    return new Outcome(after, book.undoStep(), book.redoStep());
+                    return new Outcome(
+                            after, judged.after(after), book.undoStep(), book.redoStep());
                 },
                 outcome -> {
                     publish(outcome);
@@ -132,6 +142,11 @@ public final class Desk implements AutoCloseable {
     /// The selected cell as it is now.
     public Optional<Cell> selectedCell() {
         return selected.get().flatMap(state.get()::cell);
+    }
+
+    /// How every cell of the state stands.
+    public JudgedStock judged() {
+        return judged;
     }
 
     public WorkshopState state() {

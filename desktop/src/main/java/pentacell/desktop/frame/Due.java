@@ -2,11 +2,9 @@ package pentacell.desktop.frame;
 
 import java.util.ArrayList;
 import java.util.List;
-import pentacell.core.fact.Cell;
 import pentacell.core.fact.Pack;
 import pentacell.core.fact.WorkshopState;
-import pentacell.core.grade.GradePolicy;
-import pentacell.core.grade.Grader;
+import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
 
 /// What is due next, read off the state.
@@ -16,17 +14,9 @@ import pentacell.core.grade.Standing;
 public record Due(String words, int station) {
 
     /// Everything due, most pressing first.
-    public static List<Due> of(WorkshopState state) {
-        int noVoltage = 0;
-        int waiting = 0;
-        int noModel = 0;
-        for (Cell cell : state.cells().values()) {
-            Standing standing =
-                    Grader.judge(cell, state.modelOf(cell), GradePolicy.USUAL).verdict();
-            if (standing == Standing.UNDER_TEST) waiting++;
-            if (standing == Standing.UNKNOWN && cell.milliampHours().isPresent()) noModel++;
-            if (standing == Standing.UNKNOWN && cell.milliampHours().isEmpty()) noVoltage++;
-        }
+    public static List<Due> of(WorkshopState state, JudgedStock judged) {
+        int waiting = judged.count(Standing.UNDER_TEST);
+        int unknown = judged.count(Standing.UNKNOWN);
         List<Due> due = new ArrayList<>();
         for (Pack pack : state.packs().values()) {
             int left = pack.cellCount() - pack.picked().size();
@@ -37,22 +27,17 @@ public record Due(String words, int station) {
                                         .formatted(pack.name(), left, pack.cellCount()),
                                 6));
         }
-        if (noVoltage > 0)
+        if (unknown > 0)
             due.add(
                     new Due(
-                            count(noVoltage, "cell waits", "cells wait") + " for a first voltage",
+                            count(unknown, "cell waits", "cells wait")
+                                    + " for a first voltage or a model",
                             2));
         if (waiting > 0)
             due.add(
                     new Due(
                             count(waiting, "cell waits", "cells wait") + " for a capacity reading",
                             2));
-        if (noModel > 0)
-            due.add(
-                    new Due(
-                            count(noModel, "measured cell has", "measured cells have")
-                                    + " no model",
-                            4));
         for (Pack pack : state.packs().values())
             if (pack.picked().isEmpty())
                 due.add(new Due(pack.name() + " is matched, ready to pick", 6));

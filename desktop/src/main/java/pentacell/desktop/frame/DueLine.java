@@ -26,7 +26,8 @@ final class DueLine extends HBox {
         HBox.setHgrow(gap, Priority.ALWAYS);
         getChildren().addAll(links, gap, said);
         desk.stateProperty()
-                .subscribe(state -> show(Due.of(state), state.cells().isEmpty(), goToStation));
+                .subscribe(state ->
+                        show(Due.of(state, desk.judged()), state.cells().isEmpty(), goToStation));
     }
 
     private void show(List<Due> due, boolean isEmpty, IntConsumer goToStation) {

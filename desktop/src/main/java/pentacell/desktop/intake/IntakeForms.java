@@ -1,5 +1,7 @@
 package pentacell.desktop.intake;
 
+import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -16,6 +18,7 @@ import pentacell.core.fact.Fact;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.Form;
+import pentacell.workshop.demo.TarnHollow;
 
 /// The forms of Intake: a new donor, a new model of cell, a new tray.
 final class IntakeForms {
@@ -68,6 +71,7 @@ final class IntakeForms {
 
     static Form model(Desk desk) {
         Form form = new Form("model-form", "Define a model of cell", "Define model");
+        ComboBox<String> example = form.choice("model-example", "Begin with", exampleNames());
         TextField name = form.text("model-name", "Maker and type", "Halvorn HX26");
         TextField format = form.text("model-format", "Format", "18650");
         ComboBox<Chemistry> chemistry =
@@ -79,6 +83,21 @@ final class IntakeForms {
         TextField endVolts = form.text("model-end-v", "End voltage / V", "usual");
         TextField charge = form.text("model-charge-a", "Max charge / A", "0.5 C");
         TextField discharge = form.text("model-discharge-a", "Max discharge / A", "1 C");
+        example.setOnAction(chosen ->
+                TarnHollow.models().stream()
+                        .filter(model -> model.name().equals(example.getValue()))
+                        .findFirst()
+                        .ifPresent(model -> {
+                            name.setText(model.name());
+                            format.setText(model.format().code());
+                            chemistry.setValue(model.chemistry());
+                            least.setText(plain(model.ratedMinimumMilliampHours()));
+                            nominal.setText(plain(model.ratedNominalMilliampHours()));
+                            chargeVolts.setText(plain(model.limits().chargeVolts()));
+                            endVolts.setText(plain(model.limits().endVolts()));
+                            charge.setText(plain(model.limits().chargeAmps()));
+                            discharge.setText(plain(model.limits().dischargeAmps()));
+                        }));
         form.onVerb(() -> {
             Optional<String> text = form.required(name, "A name");
             if (text.isEmpty()) return;
@@ -124,6 +143,17 @@ final class IntakeForms {
             }
         });
         return form;
+    }
+
+    private static List<String> exampleNames() {
+        List<String> names = new ArrayList<>();
+        names.add("an empty form");
+        TarnHollow.models().forEach(model -> names.add(model.name()));
+        return names;
+    }
+
+    private static String plain(double value) {
+        return BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
     }
 
     static Form tray(Desk desk, IntakeModel intake) {

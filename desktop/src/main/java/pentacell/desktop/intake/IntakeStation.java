@@ -18,10 +18,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.Tray;
-import pentacell.core.fact.Cell;
 import pentacell.core.fact.WorkshopState;
-import pentacell.core.grade.GradePolicy;
-import pentacell.core.grade.Grader;
 import pentacell.core.grade.Standing;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Station;
@@ -90,7 +87,8 @@ public final class IntakeStation implements Station {
     private Node side() {
         TableView<YieldTable.Yield> yield = YieldTable.create();
         VBox.setVgrow(yield, Priority.ALWAYS);
-        desk.stateProperty().subscribe(state -> yield.getItems().setAll(YieldTable.of(state)));
+        desk.stateProperty()
+                .subscribe(state -> yield.getItems().setAll(YieldTable.of(state, desk.judged())));
         VBox side = new VBox(new BandRuler(desk).node(), yield, MarkLegend.create());
         side.getStyleClass().add("side");
         return side;
@@ -157,17 +155,9 @@ public final class IntakeStation implements Station {
     @Override
     public ObservableValue<Number> waiting() {
         return desk.stateProperty()
-                .map(state -> {
-                    int waiting = 0;
-                    for (Cell cell : state.cells().values()) {
-                        Standing standing =
-                                Grader.judge(cell, state.modelOf(cell), GradePolicy.USUAL)
-                                        .verdict();
-                        if (standing == Standing.UNDER_TEST || standing == Standing.UNKNOWN)
-                            waiting++;
-                    }
-                    return waiting;
-                });
+                .map(state ->
+                        desk.judged().count(Standing.UNDER_TEST)
+                                + desk.judged().count(Standing.UNKNOWN));
     }
 
     @Override

@@ -2,15 +2,14 @@ package pentacell.desktop.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import pentacell.core.cell.Donor;
-import pentacell.core.fact.Cell;
 import pentacell.core.fact.WorkshopState;
-import pentacell.core.grade.GradePolicy;
-import pentacell.core.grade.Grader;
+import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
 
 /// The running yield: how many cells of each donor were logged, are fit, wait, are out.
@@ -49,18 +48,20 @@ final class YieldTable {
         return column;
     }
 
-    static List<Yield> of(WorkshopState state) {
+    static List<Yield> of(WorkshopState state, JudgedStock judged) {
         List<Yield> yields = new ArrayList<>();
         for (Donor donor : state.donors().values()) {
-            int[] counts = new int[4];
-            for (Cell cell : state.cells().values()) {
-                if (!cell.donor().equals(java.util.Optional.of(donor.code()))) continue;
-                counts[0]++;
-                Standing standing =
-                        Grader.judge(cell, state.modelOf(cell), GradePolicy.USUAL).verdict();
-                counts[standing.mayBeMatched() ? 1 : standing == Standing.OUT ? 3 : 2]++;
+            int fit = 0;
+            int waiting = 0;
+            int out = 0;
+            for (Map.Entry<Standing, Integer> each : judged.ofDonor(donor.code()).entrySet()) {
+                switch (each.getKey()) {
+                    case FIT, RESCUED -> fit += each.getValue();
+                    case UNKNOWN, UNDER_TEST -> waiting += each.getValue();
+                    case OUT -> out += each.getValue();
+                }
             }
-            yields.add(new Yield(donor, counts[0], counts[1], counts[2], counts[3]));
+            yields.add(new Yield(donor, fit + waiting + out, fit, waiting, out));
         }
         return yields;
     }

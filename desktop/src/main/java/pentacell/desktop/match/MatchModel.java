@@ -18,7 +18,6 @@ import pentacell.core.fact.Cell;
 import pentacell.core.fact.Pack;
 import pentacell.core.fact.PackFact;
 import pentacell.core.fact.WorkshopState;
-import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchFigures;
@@ -131,7 +130,7 @@ final class MatchModel {
     }
 
     MatchableStock stock() {
-        return MatchableStock.of(desk.state(), GradePolicy.USUAL, packName.get());
+        return MatchableStock.of(desk.state(), desk.judged(), packName.get());
     }
 
     private void refresh() {

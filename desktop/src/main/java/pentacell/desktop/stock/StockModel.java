@@ -14,7 +14,6 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.WorkshopState;
-import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
 import pentacell.core.grade.LotStatistics;
 import pentacell.core.grade.Standing;
@@ -82,7 +81,7 @@ final class StockModel {
                     new Row(
                             cell,
                             model,
-                            Grader.judge(cell, model, GradePolicy.USUAL).verdict(),
+                            desk.judged().standing(cell.id()),
                             Grader.soh(cell, model));
             if (!hidden.contains(row.modelName())) rows.add(row);
         }

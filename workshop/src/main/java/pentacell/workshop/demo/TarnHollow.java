@@ -24,7 +24,7 @@ import pentacell.core.fact.Fact;
 import pentacell.core.fact.PackFact;
 import pentacell.core.fact.TestConditions;
 import pentacell.core.fact.WorkshopState;
-import pentacell.core.grade.GradePolicy;
+import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.MatchOutcome;
 import pentacell.core.match.MatchRules;
@@ -74,6 +74,11 @@ public final class TarnHollow {
         return List.copyOf(demo.drafts);
     }
 
+    /// The demo's models, to begin a catalogue of one's own with.
+    public static List<CellModel> models() {
+        return List.of(HX26, Q22, T30, BF26);
+    }
+
     /// The state the journal comes to.
     public static WorkshopState state(List<Draft> journal) {
         List<Act> acts = new ArrayList<>();
@@ -110,7 +115,7 @@ public final class TarnHollow {
     }
 
     private void shelf() {
-        for (CellModel model : List.of(HX26, Q22, T30, BF26))
+        for (CellModel model : models())
             log("Define " + model.name(), List.of(new Fact.ModelDefined(model)));
         for (Tray tray : TRAYS) log("Add tray " + tray.name(), List.of(new Fact.TrayAdded(tray)));
     }
@@ -344,7 +349,8 @@ public final class TarnHollow {
     }
 
     private void match(String pack, MatchRules rules) {
-        MatchableStock stock = MatchableStock.of(state(drafts), GradePolicy.USUAL, pack);
+        WorkshopState state = state(drafts);
+        MatchableStock stock = MatchableStock.of(state, JudgedStock.of(state), pack);
         MatchOutcome outcome =
                 Matcher.match(
                         stock.candidates(),
