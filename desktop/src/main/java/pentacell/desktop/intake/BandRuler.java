@@ -90,6 +90,8 @@ final class BandRuler {
             y += pen.em() * 1.7;
             int most = Math.max(1, rows.stream().mapToInt(Row::count).max().orElse(1));
             for (Row row : rows) {
+                // the second ruler takes only the room it needs
+                if (chemistry != Chemistry.NMC && row.count() == 0) continue;
                 paintRow(pen, row, most, y, width);
                 y += pen.em() * 1.75;
             }

@@ -3,14 +3,14 @@ package pentacell.desktop.match;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.match.MatchModel.Shown;
 
 /// What the match comes to, the loudest numbers of the station.
-final class FiguresRow extends HBox {
+final class FiguresRow extends FlowPane {
     private final Label usable = figure("usable", "Usable / mAh");
     private final Label spread = figure("spread", "Spread / mAh");
     private final Label share = figure("spread-share", "Spread / %");

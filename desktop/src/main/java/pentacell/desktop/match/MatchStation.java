@@ -52,12 +52,15 @@ public final class MatchStation implements Station {
         model.shownProperty().subscribe(figures::show);
         toSkyline.setId("show-skyline");
         toPick.setId("show-pick");
-        for (Button each : new Button[] {toSkyline, toPick})
+        for (Button each : new Button[] {toSkyline, toPick}) {
             each.getStyleClass().add("tray-button");
+            each.setMinWidth(Region.USE_PREF_SIZE);
+        }
         toSkyline.setOnAction(pressed -> showSkyline());
         toPick.setOnAction(pressed -> showPick());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox.setHgrow(figures, Priority.ALWAYS);
         HBox bar = new HBox(figures);
         bar.getStyleClass().add("station-bar");
         consequence.setMinWidth(0);

@@ -98,20 +98,16 @@ final class StockModel {
         return counts;
     }
 
-    /// The figures of some cells.
+    /// The capacity figures of some cells.
     ///
     /// @param name model, or what the cells have in common
-    record Figures(String name, LotStatistics capacity, LotStatistics resistance) {
+    record Figures(String name, LotStatistics capacity) {
         static Figures of(String name, List<Row> rows) {
             return new Figures(
                     name,
                     LotStatistics.of(
                             rows.stream()
                                     .flatMapToDouble(row -> row.cell().milliampHours().stream())
-                                    .toArray()),
-                    LotStatistics.of(
-                            rows.stream()
-                                    .flatMapToDouble(row -> row.cell().milliohms().stream())
                                     .toArray()));
         }
     }

@@ -127,22 +127,22 @@ public final class StockStation implements Station {
         id.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue().cell().id()));
         id.setPrefWidth(68);
         table.getColumns().add(id);
-        table.getColumns().add(text("Model", 98, Row::modelName));
+        table.getColumns().add(text("Model", 96, Row::modelName));
         table.getColumns()
-                .add(text("Place", 58, row -> row.cell().place().map(Object::toString).orElse("")));
+                .add(text("Place", 66, row -> row.cell().place().map(Object::toString).orElse("")));
         table.getColumns().add(number("V", Quantity.VOLTAGE, row -> row.cell().volts()));
         table.getColumns().add(number("mAh", Quantity.CAPACITY, row -> row.cell().milliampHours()));
         table.getColumns()
                 .add(
                         number(
-                                "% rated",
+                                "SoH %",
                                 Quantity.PERCENT,
                                 row ->
                                         row.soh().isPresent()
                                                 ? OptionalDouble.of(100 * row.soh().getAsDouble())
                                                 : row.soh()));
         table.getColumns().add(number("mΩ", Quantity.RESISTANCE, row -> row.cell().milliohms()));
-        table.getColumns().add(text("Standing", 84, row -> row.standing().words()));
+        table.getColumns().add(text("Standing", 80, row -> row.standing().words()));
         table.getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(row -> {
@@ -155,36 +155,30 @@ public final class StockStation implements Station {
         figures.setPlaceholder(new Label("No figures yet."));
         TableColumn<Figures, String> name = new TableColumn<>("Model");
         name.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue().name()));
-        name.setPrefWidth(98);
+        name.setPrefWidth(102);
         figures.getColumns().add(name);
         figures.getColumns()
-                .add(figure("n", 30, row -> Quantity.COUNT.number(row.capacity().count())));
+                .add(figure("n", 34, row -> Quantity.COUNT.number(row.capacity().count())));
         figures.getColumns()
                 .add(
                         figure(
                                 "mean mAh",
-                                62,
+                                66,
                                 row -> Quantity.CAPACITY.number(row.capacity().mean())));
         figures.getColumns()
-                .add(figure("σ", 38, row -> Quantity.CAPACITY.number(row.capacity().sigma())));
+                .add(figure("σ", 44, row -> Quantity.CAPACITY.number(row.capacity().sigma())));
         figures.getColumns()
                 .add(
                         figure(
                                 "min–max",
-                                84,
+                                86,
                                 row ->
                                         Quantity.CAPACITY.number(row.capacity().least())
                                                 + "–"
                                                 + Quantity.CAPACITY.number(
                                                         row.capacity().greatest())));
-        figures.getColumns()
-                .add(
-                        figure(
-                                "mean mΩ",
-                                62,
-                                row -> Quantity.RESISTANCE.number(row.resistance().mean())));
-        figures.setPrefWidth(318);
-        figures.setMinWidth(318);
+        figures.setPrefWidth(336);
+        figures.setMinWidth(336);
     }
 
     private static TableColumn<Row, String> text(
@@ -199,7 +193,7 @@ public final class StockStation implements Station {
     private static TableColumn<Row, Double> number(
             String title, Quantity quantity, Function<Row, OptionalDouble> value) {
         TableColumn<Row, Double> column = new TableColumn<>(title);
-        column.setPrefWidth(54);
+        column.setPrefWidth(50);
         column.getStyleClass().add("number");
         column.setCellValueFactory(
                 row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue()).orElse(Double.NaN)));
