@@ -7,7 +7,11 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.SplittableRandom;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.RepeatedTest;
+import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -129,6 +133,50 @@ final class QuickLineTest {
                 List.of(Kind.CELL, Kind.VOLTAGE, Kind.NOTE),
                 line.tokens().stream().map(QuickToken::kind).toList());
         assertEquals("sleeve torn 3 mm", line.tokens().get(2).chip());
+    }
+
+    @RepeatedTest(40)
+    @DisplayName(
+            "whatever is typed, nothing is thrown, nothing is lost, and only sound values are logged")
+    void anythingCanBeTyped(RepetitionInfo repetition) {
+        SplittableRandom random = new SplittableRandom(repetition.getCurrentRepetition());
+        String alphabet = "HB03-07 .,;\"0123456789vVmMΩohAa+−eE#_/\t=ü漢'";
+        for (int i = 0; i < 500; i++) {
+            StringBuilder typed = new StringBuilder();
+            int length = random.nextInt(30);
+            for (int j = 0; j < length; j++)
+                typed.append(alphabet.charAt(random.nextInt(alphabet.length())));
+            String text = typed.toString();
+            QuickLine line = QuickLine.read(text, BENCH);
+            for (QuickToken token : line.tokens()) {
+                assertTrue(
+                        text.replace('"', ' ').contains(token.text()), () -> token + " of " + text);
+                boolean refused = token.kind() == Kind.NOT_UNDERSTOOD;
+                assertTrue(
+                        !refused || token.oddity().isPresent(),
+                        () -> "a refusal without a reason in " + text);
+            }
+            // the facts check their own ranges: reading them must not throw
+            if (line.isComplete()) assertTrue(line.readings().size() <= line.tokens().size());
+        }
+    }
+
+    @ParameterizedTest(name = "{0} is {1}")
+    @CsvSource({
+        "5.99, VOLTAGE",
+        "6, RESISTANCE",
+        "399.9, RESISTANCE",
+        "400, CAPACITY",
+        "-1, VOLTAGE",
+        "0.5ah, CAPACITY",
+        "500mv, VOLTAGE",
+        "2ohm, RESISTANCE",
+        "3mah, CAPACITY"
+    })
+    void aBareNumberIsTakenByItsSizeAndAUnitOverrulesIt(String text, Kind kind) {
+        assertEquals(
+                List.of(kind),
+                QuickLine.read(text, BENCH).tokens().stream().map(QuickToken::kind).toList());
     }
 
     @Test

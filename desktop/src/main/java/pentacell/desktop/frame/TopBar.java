@@ -52,7 +52,7 @@ final class TopBar extends HBox {
                         item("Import cells from CSV…", "Shortcut+I", actions::importCells));
         find.setId("find-or-do");
         find.setPromptText("Find or do  (Ctrl+K)");
-        find.setAccessibleText("Find cells, donors and packs, or do a command");
+        find.setAccessibleText("Find a cell or do a command");
         HBox.setHgrow(find, Priority.ALWAYS);
         Region gap = new Region();
         gap.getStyleClass().add("top-gap");

@@ -9,7 +9,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.SplittableRandom;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.RepeatedTest;
+import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -102,6 +105,21 @@ final class CellCsvTest {
         assertEquals(95_000, table.rows().size());
         assertEquals(CellCsv.MOST_PROBLEMS + 1, table.problems().size());
         assertTrue(table.problems().get(CellCsv.MOST_PROBLEMS).text().contains("and 4000 more"));
+    }
+
+    @RepeatedTest(30)
+    void noFileWhateverItHoldsMakesTheReaderFail(RepetitionInfo repetition) throws IOException {
+        SplittableRandom random = new SplittableRandom(repetition.getCurrentRepetition());
+        byte[] bytes = new byte[random.nextInt(1, 4000)];
+        random.nextBytes(bytes);
+        byte[] head = "cell_id,voltage_v\nA,3.6\n".getBytes(StandardCharsets.UTF_8);
+        boolean beginsWell = random.nextBoolean();
+        if (beginsWell) System.arraycopy(head, 0, bytes, 0, Math.min(head.length, bytes.length));
+        Path file = folder.resolve("noise.csv");
+        Files.write(file, bytes);
+        CellTable table = CellCsv.read(file);
+        assertTrue(!table.rows().isEmpty() || !table.problems().isEmpty(), "it says something");
+        table.problems().forEach(problem -> assertTrue(problem.text().startsWith("noise.csv")));
     }
 
     @Test

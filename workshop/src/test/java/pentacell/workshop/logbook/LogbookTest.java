@@ -245,6 +245,83 @@ final class LogbookTest {
     }
 
     @Test
+    void manyActsAreLoggedAllOrNone() throws LogbookException {
+        Logbook logbook = opened();
+        Instant then = Instant.parse("2026-01-02T03:04:05Z");
+        logbook.logAll(
+                List.of(
+                        new Logbook.Draft(then, "first", List.of(new CellFact.VoltageRead(A, 3.6))),
+                        new Logbook.Draft(
+                                then, "second", List.of(new CellFact.VoltageRead(B, 3.7)))));
+        assertEquals("second", logbook.undoStep().orElseThrow().words());
+        logbook.undo();
+        assertEquals(List.of(A), List.copyOf(logbook.state().cells().keySet()));
+        assertEquals(then, logbook.state().cell(A).orElseThrow().lifeLine().get(0).at());
+        logbook.close();
+    }
+
+    @Test
+    void whatCannotBeWrittenChangesNothingAndSaysSo() throws Exception {
+        Logbook logbook = opened();
+        logbook.log("read", List.of(new CellFact.VoltageRead(A, 3.6)));
+        // another program holds the file for writing: the one way to make a write fail for anyone,
+        // root too
+        try (Connection other = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = other.createStatement()) {
+            statement.execute("BEGIN IMMEDIATE");
+            LogbookException failure =
+                    assertThrows(
+                            LogbookException.class,
+                            () -> logbook.log("read", List.of(new CellFact.VoltageRead(A, 3.9))));
+            assertTrue(String.valueOf(failure.getMessage()).contains("Nothing was changed"));
+            statement.execute("ROLLBACK");
+        }
+        assertEquals(3.6, logbook.state().cell(A).orElseThrow().volts().orElseThrow());
+        logbook.log("read", List.of(new CellFact.VoltageRead(A, 3.9)));
+        assertEquals(
+                3.9,
+                logbook.state().cell(A).orElseThrow().volts().orElseThrow(),
+                "work goes on afterwards");
+        logbook.close();
+    }
+
+    @Test
+    void anActOfNothingIsAFaultOfTheCaller() {
+        Logbook logbook = opened();
+        assertThrows(IllegalArgumentException.class, () -> logbook.log("nothing", List.of()));
+        logbook.close();
+    }
+
+    @Test
+    void undoAndRedoOfNothingDoNothing() throws LogbookException {
+        Logbook logbook = opened();
+        assertTrue(logbook.undo().cells().isEmpty());
+        assertTrue(logbook.redo().cells().isEmpty());
+        assertTrue(logbook.undoStep().isEmpty());
+        logbook.close();
+    }
+
+    @Test
+    void placesThatCannotHoldAFileAreRefusedInWords() throws Exception {
+        assertTrue(refusalOf(folder).contains("is a folder"));
+        assertTrue(
+                refusalOf(folder.resolve("no").resolve("such.pentacell"))
+                        .contains("There is no folder"));
+    }
+
+    @Test
+    void anEntryOfAnUnknownKindIsNotSilentlySkipped() throws Exception {
+        opened().close();
+        sql("INSERT INTO act VALUES (1, '2026-01-01T00:00:00Z', 'x')");
+        sql("INSERT INTO fact VALUES (1, 1, 'cell-sung', 'A', '{}')");
+        assertTrue(refusal().contains("cell-sung"), refusal());
+    }
+
+    private static String refusalOf(Path path) {
+        return assertInstanceOf(Refused.class, Logbook.open(path, Clock.systemUTC())).message();
+    }
+
+    @Test
     void whatWasConfirmedBeforeAKillIsThereAfterwards() throws Exception {
         Process child =
                 new ProcessBuilder(

@@ -1,0 +1,75 @@
+package pentacell.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/// The packaged program by its launcher, as a script would call it.
+final class LauncherIT {
+    @TempDir Path folder;
+
+    @ParameterizedTest(name = "pentacell {0}: exit {1}")
+    @CsvSource({
+        "--help, 0, demo",
+        "--version, 0, Pentacell",
+        "match --help, 0, --max-ir-spread",
+        "open --help, 0, FILE",
+        "nonsense, 2, nonsense",
+        "match, 2, --cells",
+        "match --cells demo/lot.csv --series 7 --parallel 10, 0, usableCapacityMah",
+        "match --cells demo/lot.csv --series 7 --parallel 99, 3, needs 693 cells",
+        "match --cells README.md --series 7 --parallel 10, 4, README.md"
+    })
+    void commandsWorkFromTheRootWithTheirExitCodes(String arguments, int code, String said)
+            throws Exception {
+        assertEquals(code, run(List.of(arguments.split(" "))), this::output);
+        assertTrue(output().contains(said), this::output);
+    }
+
+    @Test
+    void theDemoFileIsMadeAnewUnlessItIsOpen() throws Exception {
+        Path demo = folder.resolve("demo.pentacell");
+        for (int i = 0; i < 2; i++)
+            assertEquals(
+                    0,
+                    run(List.of("demo", "--only-file", "--file", demo.toString())),
+                    this::output);
+        assertTrue(Files.size(demo) > 50_000);
+    }
+
+    private int run(List<String> arguments) throws IOException, InterruptedException {
+        Path root = Path.of(System.getProperty("pentacell.root"));
+        List<String> command = new ArrayList<>();
+        command.add(root.resolve("pentacell").toString());
+        command.addAll(arguments);
+        ProcessBuilder start =
+                new ProcessBuilder(command)
+                        .directory(root.toFile())
+                        .redirectErrorStream(true)
+                        .redirectOutput(folder.resolve("said.txt").toFile());
+        start.environment().put("PENTACELL_NO_BUILD", "1");
+        // a display would only be started for nothing
+        start.environment().putIfAbsent("DISPLAY", ":0");
+        Process process = start.start();
+        assertTrue(process.waitFor(60, TimeUnit.SECONDS), "it ended");
+        return process.exitValue();
+    }
+
+    private String output() {
+        try {
+            return Files.readString(folder.resolve("said.txt"));
+        } catch (IOException missing) {
+            return missing.toString();
+        }
+    }
+}

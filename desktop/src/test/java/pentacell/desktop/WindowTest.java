@@ -1,0 +1,145 @@
+package pentacell.desktop;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.testfx.util.WaitForAsyncUtils;
+
+/// The window as a whole: nothing sticks out of it, keys lead where they say, files are opened and
+/// refused.
+final class WindowTest {
+    @TempDir Path folder;
+
+    @ParameterizedTest(name = "{0} × {1}, station {2}")
+    @CsvSource({
+        "1280, 800, 2",
+        "1280, 800, 4",
+        "1280, 800, 6",
+        "1024, 640, 2",
+        "1024, 640, 4",
+        "1024, 640, 6"
+    })
+    void noButtonOrFieldSticksOutOfTheWindow(int width, int height, int station) throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, width, height)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.valueOf("DIGIT" + station));
+            WaitForAsyncUtils.waitForFxEvents();
+            List<String> outside = new ArrayList<>();
+            bench.robot.interact(() -> {
+                double right = bench.bench.frame().scene().getWidth();
+                for (Node node : bench.bench.frame().scene().getRoot().lookupAll("*")) {
+                    if (!(node instanceof Button || node instanceof TextField) || !isShown(node))
+                        continue;
+                    Bounds bounds = node.localToScene(node.getBoundsInLocal());
+                    if (bounds.getMinX() < -1 || bounds.getMaxX() > right + 1)
+                        outside.add(node + " at " + bounds);
+                }
+                // what scrolls may reach below the edge; the quick line and the bars may not
+                for (String id : List.of("#quick-line", "#undo", "#find-or-do")) {
+                    Node node = bench.bench.frame().scene().lookup(id);
+                    if (node == null) continue;
+                    Bounds bounds = node.localToScene(node.getBoundsInLocal());
+                    if (bounds.getMinY() < -1
+                            || bounds.getMaxY() > bench.bench.frame().scene().getHeight() + 1)
+                        outside.add(id + " at " + bounds);
+                }
+            });
+            assertEquals(List.of(), outside);
+        }
+    }
+
+    private static boolean isShown(Node node) {
+        for (Node each = node; each != null; each = each.getParent())
+            if (!each.isVisible()) return false;
+        return true;
+    }
+
+    @Test
+    void everyButtonSaysWhatItDoes() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            for (KeyCode station : List.of(KeyCode.DIGIT2, KeyCode.DIGIT4, KeyCode.DIGIT6)) {
+                bench.keys(KeyCode.CONTROL, station);
+                for (Button button : bench.robot.lookup(".button").queryAllAs(Button.class)) {
+                    if (!isShown(button)) continue;
+                    boolean says =
+                            !button.getText().isBlank()
+                                    || button.getAccessibleText() != null
+                                            && !button.getAccessibleText().isBlank();
+                    assertTrue(says, () -> button + " says nothing");
+                }
+            }
+        }
+    }
+
+    @Test
+    void theCardFoldsAndTheSizeChangesByKey() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            assertTrue(bench.find("#card", Node.class).isPresent());
+            bench.keys(KeyCode.F4);
+            assertFalse(bench.find("#card", Node.class).isPresent());
+            bench.keys(KeyCode.F4);
+            bench.keys(KeyCode.CONTROL, KeyCode.PLUS);
+            assertTrue(bench.bench.frame().scene().getRoot().getStyleClass().contains("scale-110"));
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT0);
+            assertTrue(bench.bench.frame().scene().getRoot().getStyleClass().contains("scale-100"));
+        }
+    }
+
+    @Test
+    void aNewWorkshopTakesThePlaceOfTheOpenOne() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            when(bench.files.whereTo(any(), any()))
+                    .thenReturn(Optional.of(folder.resolve("fresh.pentacell")));
+            bench.keys(KeyCode.CONTROL, KeyCode.N);
+            bench.await("the new one is open", () -> bench.state().cells().isEmpty());
+            verify(bench.files).whereTo("New workshop", "workshop.pentacell");
+            assertEquals("fresh.pentacell", bench.bench.desk().fileNameProperty().get());
+            bench.robot.interact(() -> bench.bench.frame().open(folder.resolve("demo.pentacell")));
+            bench.await("the first can be opened again", () -> !bench.state().cells().isEmpty());
+        }
+    }
+
+    @Test
+    void aFileThatIsNoWorkshopIsRefusedInWordsAndTheOpenOneStays() throws Exception {
+        Path other =
+                java.nio.file.Files.writeString(folder.resolve("notes.pentacell"), "just a text");
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.robot.interact(() -> bench.bench.frame().open(other));
+            bench.await(
+                    "it is refused", () -> bench.text("#said").contains("is not a workshop file"));
+            assertEquals(181, bench.state().cells().size());
+        }
+    }
+
+    @Test
+    void arrowKeysWalkTheTrayAndTheHandFollows() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.click("#tray-T1");
+            bench.robot.interact(() -> bench.robot.lookup("#tray").query().requestFocus());
+            bench.keys(KeyCode.UP);
+            String first = bench.text("#in-hand");
+            bench.keys(KeyCode.RIGHT);
+            String second = bench.text("#in-hand");
+            bench.keys(KeyCode.LEFT);
+            assertEquals(first, bench.text("#in-hand"));
+            assertFalse(first.equals(second));
+            assertEquals(first, bench.text("#card-id"));
+        }
+    }
+}

@@ -1,0 +1,83 @@
+package pentacell.workshop.demo;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.cell.CellId;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.Pack;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.grade.JudgedStock;
+import pentacell.core.grade.Standing;
+import pentacell.workshop.logbook.Logbook.Draft;
+
+final class TarnHollowTest {
+    private static final List<Draft> JOURNAL = TarnHollow.journal();
+    private static final WorkshopState STATE = TarnHollow.state(JOURNAL);
+
+    @Test
+    void theDemoIsTheSameEveryTime() {
+        assertEquals(JOURNAL, TarnHollow.journal());
+    }
+
+    @Test
+    void itHasTwentyDonorsAndAHundredAndEightyOddCellsEachInAPlaceOfItsOwn() {
+        assertEquals(20, STATE.donors().size());
+        assertEquals(181, STATE.cells().size());
+        Map<String, CellId> places = new HashMap<>();
+        for (Cell cell : STATE.cells().values()) {
+            CellId there = places.put(cell.place().orElseThrow().toString(), cell.id());
+            assertEquals(null, there, cell.id() + " lies on another cell");
+            assertTrue(STATE.donors().containsKey(cell.donor().orElseThrow()));
+            assertTrue(STATE.models().containsKey(cell.model().orElseThrow()));
+        }
+    }
+
+    @Test
+    void cellsAreInAllStagesOfTheWork() {
+        JudgedStock judged = JudgedStock.of(STATE);
+        for (Standing standing :
+                List.of(Standing.FIT, Standing.RESCUED, Standing.UNDER_TEST, Standing.OUT))
+            assertTrue(judged.count(standing) > 0, standing.words());
+        assertTrue(judged.count(Standing.FIT) > 100);
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({
+        "LD04-03, RESCUED",
+        "HB03-09, OUT",
+        "LD05-02, OUT",
+        "HB02-11, OUT",
+        "HT04-05, OUT",
+        "HB05-12, UNDER_TEST",
+        "HB01-04, FIT"
+    })
+    void theMishapsOfTheTradeAreInIt(String cell, Standing standing) {
+        assertEquals(standing, JudgedStock.of(STATE).standing(new CellId(cell)));
+    }
+
+    @Test
+    void twoPacksAreMatchedAndOneIsHalfPicked() {
+        Pack night = STATE.pack(TarnHollow.LONG_NIGHT).orElseThrow();
+        Pack dome = STATE.pack(TarnHollow.DOME).orElseThrow();
+        assertEquals(70, night.cellCount());
+        assertEquals("4S5P", dome.rules().arrangement());
+        assertEquals(5, dome.picked().size());
+    }
+
+    @Test
+    void timeOnlyGoesForward() {
+        Instant before = Instant.MIN;
+        for (Draft draft : JOURNAL) {
+            assertTrue(!draft.at().isBefore(before), draft.words());
+            before = draft.at();
+        }
+    }
+}
