@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ProgressIndicator;
 import javafx.scene.layout.HBox;
@@ -43,6 +44,7 @@ final class ImportPane extends VBox {
         effect.setWrapText(true);
         effect.setId("import-effect");
         problems.setId("import-problems");
+        problems.setCellFactory(list -> new WrappedLine());
         problems.setPlaceholder(new Label("No line is bad."));
         VBox.setVgrow(problems, Priority.ALWAYS);
         take.setId("import-take");
@@ -55,6 +57,21 @@ final class ImportPane extends VBox {
         buttons.getStyleClass().add("form-buttons");
         reading.setMaxSize(20, 20);
         getChildren().addAll(title, columns, effect, problems, buttons);
+    }
+
+    /// A problem in full, over as many lines as it takes.
+    private static final class WrappedLine extends ListCell<String> {
+        WrappedLine() {
+            setWrapText(true);
+            // as wide as the list, not as the text
+            setPrefWidth(0);
+        }
+
+        @Override
+        protected void updateItem(String item, boolean empty) {
+            super.updateItem(item, empty);
+            setText(empty ? "" : item);
+        }
     }
 
     void onClose(Runnable action) {

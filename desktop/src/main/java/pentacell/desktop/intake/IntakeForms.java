@@ -77,7 +77,7 @@ final class IntakeForms {
         ComboBox<Chemistry> chemistry =
                 form.choice("model-chemistry", "Chemistry", List.of(Chemistry.values()));
         chemistry.setConverter(new EnumWords<>(Chemistry::words));
-        TextField least = form.text("model-rated", "Rated minimum / mAh", "2500");
+        TextField least = form.text("model-rated", "Rated minimum / mAh", "such as 2500");
         TextField nominal = form.text("model-nominal", "Rated nominal / mAh", "same");
         TextField chargeVolts = form.text("model-charge-v", "Charge limit / V", "usual");
         TextField endVolts = form.text("model-end-v", "End voltage / V", "usual");

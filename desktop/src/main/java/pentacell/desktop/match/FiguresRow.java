@@ -21,6 +21,8 @@ final class FiguresRow extends FlowPane {
     FiguresRow() {
         getStyleClass().add("figures-row");
         usable.getStyleClass().add("loudest");
+        // one row where there is room, two in a small window
+        setPrefWrapLength(620);
     }
 
     private Label figure(String id, String caption) {

@@ -164,7 +164,7 @@ final class RulesPanel extends VBox {
         Label caption = new Label("Capacity against IR limit; a click takes the limit");
         caption.setWrapText(true);
         caption.getStyleClass().add("caption");
-        return new VBox(4, caption, plot, draw);
+        return new VBox(4, caption, draw, plot);
     }
 
     private static VBox field(String caption, Node field) {
