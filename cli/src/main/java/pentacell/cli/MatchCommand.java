@@ -167,7 +167,18 @@ final class MatchCommand implements Callable<Integer> {
         if (!locks.problems().isEmpty()) return Exit.UNREADABLE_INPUT;
         List<Candidate> candidates =
                 table.rows().stream().map(CellRow::candidate).flatMap(Optional::stream).toList();
+        sayWhatIsLeftOut(table, candidates, errors);
         return match(candidates, rules, locks.locks(), seconds);
+    }
+
+    private static void sayWhatIsLeftOut(
+            CellTable table, List<Candidate> candidates, PrintWriter errors) {
+        int unmeasured = table.rows().size() - candidates.size();
+        if (unmeasured > 0) errors.printf("%d lines without a capacity are left out%n", unmeasured);
+        long chemistries = candidates.stream().map(Candidate::chemistry).distinct().count();
+        if (chemistries > 1)
+            errors.println(
+                    "the lot has cells of more than one chemistry: only the one with most cells is matched, two are never mixed");
     }
 
     private int match(

@@ -230,6 +230,20 @@ final class MatchCommandTest {
     }
 
     @Test
+    void whatIsLeftOutIsSaid() throws IOException {
+        Path lot =
+                Files.writeString(
+                        folder.resolve("lot.csv"),
+                        "cell_id,capacity_mah,chemistry\nA,2000,nmc\nB,2100,nmc\nC,2200,lfp\nD,,nmc\n");
+        assertEquals(0, run("--cells", lot.toString(), "--series", "2", "--parallel", "1"), err);
+        assertTrue(
+                err.contains("1 lines without a capacity")
+                        && err.contains("more than one chemistry"),
+                err);
+        assertTrue(out.contains("\"usableCapacityMah\" : 2000"), out);
+    }
+
+    @Test
     void helpHasAnExample() {
         assertEquals(0, run("--help"));
         assertTrue(out.contains("Example:"), out);

@@ -1,12 +1,12 @@
 package pentacell.core.fact;
 
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchRules;
+import pentacell.core.match.MatchSwap;
 
 /// A pack in the making: its matched groups after every swap, what is locked and what is already
 /// picked.
@@ -71,15 +71,7 @@ public record Pack(
     }
 
     private Pack swap(CellId first, CellId second) {
-        List<List<CellId>> swapped = new ArrayList<>();
-        for (List<CellId> group : groups)
-            swapped.add(
-                    group.stream()
-                            .map(cell ->
-                                    cell.equals(first)
-                                            ? second
-                                            : cell.equals(second) ? first : cell)
-                            .toList());
+        List<List<CellId>> swapped = MatchSwap.in(groups, first, second);
         Set<CellId> members = new HashSet<>();
         swapped.forEach(members::addAll);
         Set<CellId> stillPicked = new HashSet<>(picked);

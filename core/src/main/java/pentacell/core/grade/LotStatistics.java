@@ -1,6 +1,5 @@
 package pentacell.core.grade;
 
-import java.util.OptionalDouble;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
 
 /// How the values of a lot are distributed.
@@ -25,10 +24,5 @@ public record LotStatistics(int count, double mean, double sigma, double least, 
                 statistics.getStandardDeviation(),
                 values.length == 0 ? Double.NaN : statistics.getMin(),
                 values.length == 0 ? Double.NaN : statistics.getMax());
-    }
-
-    /// σ as a share of the mean, empty when there is none.
-    public OptionalDouble sigmaShare() {
-        return mean > 0 ? OptionalDouble.of(sigma / mean) : OptionalDouble.empty();
     }
 }

@@ -24,6 +24,7 @@ import pentacell.core.match.MatchFigures;
 import pentacell.core.match.MatchOutcome;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.MatchRules;
+import pentacell.core.match.MatchSwap;
 import pentacell.core.match.Matcher;
 import pentacell.core.match.SearchEffort;
 import pentacell.core.match.SearchWatch;
@@ -78,16 +79,7 @@ final class MatchModel {
 
         /// The figures after two cells changed places.
         MatchFigures after(Candidate first, Candidate second) {
-            List<List<Candidate>> swapped = new ArrayList<>();
-            for (List<Candidate> group : groups)
-                swapped.add(
-                        group.stream()
-                                .map(cell ->
-                                        cell.equals(first)
-                                                ? second
-                                                : cell.equals(second) ? first : cell)
-                                .toList());
-            return MatchFigures.of(swapped);
+            return MatchFigures.of(MatchSwap.in(groups, first, second));
         }
     }
 

@@ -35,9 +35,4 @@ public record CellTable(
             return line > 0 ? fileName + ":" + line + ": " + sentence : fileName + ": " + sentence;
         }
     }
-
-    /// Whether a column with this role was found.
-    public boolean has(CellColumn.Role role) {
-        return columns.stream().anyMatch(column -> column.role() == role);
-    }
 }
