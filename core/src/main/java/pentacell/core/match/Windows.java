@@ -13,6 +13,9 @@ import java.util.stream.IntStream;
 /// allowed leaves the most room for the rest. With a model cap of one the same holds inside each
 /// model. Otherwise it is a good try, mended by [Repair].
 final class Windows {
+    private static final int BISECTIONS = 16;
+    private static final int MOST_STOPS = 400;
+
     private Windows() {}
 
     /// Cuts groups, or empty when the row gives out before every group is full.
@@ -24,6 +27,62 @@ final class Windows {
             }
         }
         return Optional.empty();
+    }
+
+    /// Cuts groups that are strong as well: along the IR order each takes the strongest cells
+    /// within the limit, but only where they come to a bar; weak stretches are passed over. The
+    /// highest bar that still fills every group is found by bisection.
+    ///
+    /// @return empty where it does not apply: without an IR limit, with locks, or for groups of
+    ///   unequal size
+    static Optional<int[]> cutStrongest(Lot lot) {
+        boolean equalSizes = Arrays.stream(lot.groupSizes()).distinct().count() == 1;
+        if (!lot.limitsIrSpread() || lot.hasLocks() || !equalSizes) return Optional.empty();
+        int[] order = sorted(lot, Comparator.comparingDouble(lot::milliohms));
+        long low = 0;
+        long high = (long) lot.ticks(0) * lot.groupSizes()[0];
+        Optional<int[]> best = Optional.empty();
+        for (int i = 0; i < BISECTIONS && low <= high; i++) {
+            long bar = (low + high) >>> 1;
+            Optional<int[]> cut = cutAbove(lot, order, bar);
+            if (cut.isPresent()) {
+                best = cut;
+                low = bar + 1;
+            } else high = bar - 1;
+        }
+        return best;
+    }
+
+    private static Optional<int[]> cutAbove(Lot lot, int[] order, long bar) {
+        int stride = Math.max(1, order.length / MOST_STOPS);
+        int[] groupOf = new int[lot.size()];
+        Arrays.fill(groupOf, lot.groups());
+        int group = 0;
+        int from = 0;
+        while (group < lot.groups() && from < order.length) {
+            int[] strongest = strongestFrom(lot, order, groupOf, from);
+            boolean reachesBar =
+                    strongest.length == lot.groupSizes()[0]
+                            && Arrays.stream(strongest).mapToLong(lot::ticks).sum() >= bar;
+            if (reachesBar) {
+                for (int cell : strongest) groupOf[cell] = group;
+                group++;
+            } else from += stride;
+        }
+        return group == lot.groups() ? Optional.of(groupOf) : Optional.empty();
+    }
+
+    /// The strongest free cells from a place in the row on that keep the IR limit together, a
+    /// group's worth at most.
+    private static int[] strongestFrom(Lot lot, int[] order, int[] groupOf, int from) {
+        double highest = lot.milliohms(order[from]) + lot.maxIrSpread() + 1e-9;
+        // cells of a lot are numbered strongest first
+        return Arrays.stream(order, from, order.length)
+                .takeWhile(cell -> lot.milliohms(cell) <= highest)
+                .filter(cell -> groupOf[cell] == lot.groups())
+                .sorted()
+                .limit(lot.groupSizes()[0])
+                .toArray();
     }
 
     private static Optional<int[]> cut(Lot lot, int[] order, int[] groups) {

@@ -226,6 +226,29 @@ final class SearchPartsTest {
         }
 
         @Test
+        void aWeakModelOfLowResistanceIsPassedOverWhenTheLimitIsTight() {
+            // thirty weak cells at 20 mΩ stand first in the row; sixty strong ones at 50 mΩ make a
+            // better pack
+            List<Candidate> cells = new java.util.ArrayList<>();
+            for (int i = 0; i < 90; i++) {
+                boolean isWeak = i < 30;
+                cells.add(
+                        Lots.cell(
+                                "C" + i,
+                                (isWeak ? 1500 : 2200) + i,
+                                OptionalDouble.of((isWeak ? 20 : 50) + i % 10 / 5.0),
+                                "M",
+                                "D"));
+            }
+            MatchRules rules =
+                    rules(5, 10, Selection.STRONGEST).withMaxIrSpread(OptionalDouble.of(2));
+            MatchResult result = Lots.matched(Matcher.match(cells, rules, new SearchEffort(3, 1)));
+            assertTrue(
+                    result.figures().usableMilliampHours() > 22_000,
+                    () -> result.figures().toString());
+        }
+
+        @Test
         void oneModelAGroupIsKeptWhenEnoughOfEachAreThere() {
             List<Candidate> cells = Lots.worn(60, 12);
             MatchRules rules = rules(4, 8, Selection.STRONGEST).withMaxModels(OptionalInt.of(1));
