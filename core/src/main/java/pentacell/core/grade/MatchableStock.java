@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Place;
 import pentacell.core.fact.Cell;
@@ -27,6 +30,13 @@ public record MatchableStock(
     /// @param judged how the cells of the state stand
     /// @param pack name of the pack to match; its own cells stay available
     public static MatchableStock of(WorkshopState state, JudgedStock judged, String pack) {
+        // gathered once: asking every pack for every cell is slow where both are many
+        Set<CellId> inOtherPacks =
+                state.packs().values().stream()
+                        .filter(other -> !other.name().equals(pack))
+                        .flatMap(other -> other.groups().stream())
+                        .flatMap(List::stream)
+                        .collect(Collectors.toSet());
         List<Candidate> candidates = new ArrayList<>();
         int notMeasured = 0;
         int out = 0;
@@ -35,7 +45,7 @@ public record MatchableStock(
             Standing standing = judged.standing(cell.id());
             if (standing == Standing.OUT) out++;
             else if (cell.milliampHours().isEmpty() || !standing.mayBeMatched()) notMeasured++;
-            else if (state.otherPackOf(cell.id(), pack).isPresent()) elsewhere++;
+            else if (inOtherPacks.contains(cell.id())) elsewhere++;
             else candidates.add(candidate(cell, state.modelOf(cell)));
         }
         return new MatchableStock(candidates, notMeasured, out, elsewhere);
