@@ -30,4 +30,21 @@ public record CellFormat(String code, double diameterMillimetres, double lengthM
                 ? Optional.of(new CellFormat(code.strip(), diameter, length))
                 : Optional.empty();
     }
+
+    /// Reads a code such as `18650`, or a designation such as `ICR19/66`.
+    public static Optional<CellFormat> parseAny(String text) {
+        return parse(text).or(() -> CellDesignation.parse(text).flatMap(CellDesignation::format));
+    }
+
+    /// About what a cell of this size weighs, in g: the can's volume at 2.75 g/cm³ for the 4.2 V
+    /// class and 2.5 g/cm³ for LFP (common practice: 18650 about 45 g, 26650 LFP about 86 g).
+    public double approximateGrams(Chemistry chemistry) {
+        double cubicCentimetres =
+                Math.PI / 4 * diameterMillimetres * diameterMillimetres * lengthMillimetres / 1000;
+        return cubicCentimetres
+                * switch (chemistry) {
+                    case NMC -> 2.75;
+                    case LFP -> 2.5;
+                };
+    }
 }

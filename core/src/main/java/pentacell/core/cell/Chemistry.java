@@ -7,18 +7,20 @@ import java.util.Optional;
 /// pack.
 public enum Chemistry {
     /// Nickel and cobalt oxides, the 4.2 V class.
-    NMC("4.2 V class", 4.20, 2.5),
+    NMC("4.2 V class", 4.20, 2.5, 3.6),
     /// Iron phosphate, the 3.2 V class.
-    LFP("LFP, 3.2 V class", 3.65, 2.0);
+    LFP("LFP, 3.2 V class", 3.65, 2.0, 3.2);
 
     private final String words;
     private final double chargeLimitVolts;
     private final double endVolts;
+    private final double nominalVolts;
 
-    Chemistry(String words, double chargeLimitVolts, double endVolts) {
+    Chemistry(String words, double chargeLimitVolts, double endVolts, double nominalVolts) {
         this.words = words;
         this.chargeLimitVolts = chargeLimitVolts;
         this.endVolts = endVolts;
+        this.nominalVolts = nominalVolts;
     }
 
     /// The code used in files: `nmc` or `lfp`.
@@ -39,6 +41,12 @@ public enum Chemistry {
     /// Lowest discharge voltage of a cell, in V (common practice).
     public double endVolts() {
         return endVolts;
+    }
+
+    /// Mean voltage over a discharge, in V (common practice): what energy is reckoned with until it
+    /// is measured.
+    public double nominalVolts() {
+        return nominalVolts;
     }
 
     /// Reads a code or usual name of a chemistry.

@@ -2,11 +2,15 @@ package pentacell.core.fact;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Place;
+import pentacell.core.cell.PrepWork;
 
 /// A cell as all facts about it say, taken together: the last standing reading of each kind, and
 /// its life line.
@@ -17,8 +21,14 @@ import pentacell.core.cell.Place;
 /// @param place where it lies
 /// @param firstVolts first standing voltage in V, the one triage goes by
 /// @param volts last standing voltage in V
+/// @param lowestVolts lowest standing voltage that is not under 0, in V: a cell that was once
+///   deeply discharged stays one
 /// @param milliohms last standing resistance in mΩ
 /// @param milliampHours last standing capacity in mAh
+/// @param blemishes what is wrong with the can
+/// @param prepared work on the can that was done
+/// @param label the figures on its last label
+/// @param handedOver who took it for recycling
 /// @param decision last standing decision by hand
 /// @param lifeLine every entry ever logged of it, oldest first
 public record Cell(
@@ -28,8 +38,13 @@ public record Cell(
         Optional<Place> place,
         OptionalDouble firstVolts,
         OptionalDouble volts,
+        OptionalDouble lowestVolts,
         OptionalDouble milliohms,
         OptionalDouble milliampHours,
+        Set<Blemish> blemishes,
+        Set<PrepWork> prepared,
+        Optional<CellFact.LabelPrinted> label,
+        Optional<String> handedOver,
         Optional<CellFact.CellDecided> decision,
         List<LifeLineEntry> lifeLine) {
 
@@ -92,49 +107,27 @@ public record Cell(
     }
 
     private static Cell fold(CellId id, List<LifeLineEntry> lifeLine) {
-        Optional<String> donor = Optional.empty();
-        Optional<String> model = Optional.empty();
-        Optional<Place> place = Optional.empty();
-        OptionalDouble firstVolts = OptionalDouble.empty();
-        OptionalDouble volts = OptionalDouble.empty();
-        OptionalDouble milliohms = OptionalDouble.empty();
-        OptionalDouble milliampHours = OptionalDouble.empty();
-        Optional<CellFact.CellDecided> decision = Optional.empty();
-        for (LifeLineEntry entry : lifeLine) {
-            if (entry.fate() != Fate.STANDING) continue;
-            switch (entry.fact()) {
-                case CellFact.CellNamed named -> {
-                    donor = named.donor();
-                    model = named.model();
-                }
-                case CellFact.CellPlaced placed -> place = Optional.of(placed.place());
-                case CellFact.VoltageRead read -> {
-                    volts = OptionalDouble.of(read.volts());
-                    if (firstVolts.isEmpty()) firstVolts = volts;
-                }
-                case CellFact.ResistanceRead read ->
-                        milliohms = OptionalDouble.of(read.milliohms());
-                case CellFact.CapacityMeasured measured ->
-                        milliampHours = OptionalDouble.of(measured.milliampHours());
-                case CellFact.CellNoted noted -> {}
-                case CellFact.CellDecided decided ->
-                        decision =
-                                decided.decision() == CellFact.Decision.BY_FIGURES
-                                        ? Optional.empty()
-                                        : Optional.of(decided);
-            }
-        }
-        return new Cell(
-                id,
-                donor,
-                model,
-                place,
-                firstVolts,
-                volts,
-                milliohms,
-                milliampHours,
-                decision,
-                List.copyOf(lifeLine));
+        CellFold fold = new CellFold();
+        for (LifeLineEntry entry : lifeLine)
+            if (entry.fate() == Fate.STANDING) fold.add(entry.fact());
+        return fold.cell(id, lifeLine);
+    }
+
+    /// Work on the can that is still to be done before it is built in.
+    public Set<PrepWork> openWork() {
+        Set<PrepWork> open = EnumSet.noneOf(PrepWork.class);
+        for (Blemish blemish : blemishes) blemish.work().ifPresent(open::add);
+        open.removeAll(prepared);
+        return open;
+    }
+
+    /// Whether a label is due: none was printed, or its figures are no longer the last ones.
+    public boolean needsLabel() {
+        return label.filter(printed ->
+                        printed.volts().equals(firstVolts)
+                                && printed.milliampHours().equals(milliampHours)
+                                && printed.milliohms().equals(milliohms))
+                .isEmpty();
     }
 
     /// Whether this is the very same cell at the very same time: nothing was logged of it in

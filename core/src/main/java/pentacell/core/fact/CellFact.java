@@ -1,8 +1,14 @@
 package pentacell.core.fact;
 
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Place;
+import pentacell.core.cell.PrepWork;
 
 /// What can be logged of a cell.
 public sealed interface CellFact extends Fact.OfCell {
@@ -52,6 +58,35 @@ public sealed interface CellFact extends Fact.OfCell {
                         "a capacity is above 0 and at most 100000 mAh, was " + milliampHours);
         }
     }
+
+    /// Something wrong with the can was seen, felt or smelt.
+    record BlemishesSeen(CellId cell, Set<Blemish> blemishes) implements CellFact {
+        public BlemishesSeen {
+            if (blemishes.isEmpty())
+                throw new IllegalArgumentException("no blemish was seen of " + cell);
+            blemishes = Collections.unmodifiableSet(EnumSet.copyOf(blemishes));
+        }
+    }
+
+    /// Work on the can was done, such as a new sleeve.
+    record PrepDone(CellId cell, PrepWork work) implements CellFact {}
+
+    /// A label was printed with these figures.
+    ///
+    /// @param volts first voltage in V
+    /// @param milliampHours capacity in mAh
+    /// @param milliohms resistance in mΩ
+    record LabelPrinted(
+            CellId cell,
+            OptionalDouble volts,
+            OptionalDouble milliampHours,
+            OptionalDouble milliohms)
+            implements CellFact {}
+
+    /// A cell left the workshop for recycling; its place is free.
+    ///
+    /// @param to who took it, in words
+    record HandedOver(CellId cell, String to) implements CellFact {}
 
     /// Something else was noticed.
     record CellNoted(CellId cell, String note) implements CellFact {}

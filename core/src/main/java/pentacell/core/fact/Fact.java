@@ -2,8 +2,12 @@ package pentacell.core.fact;
 
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
-import pentacell.core.cell.Donor;
 import pentacell.core.cell.Tray;
+import pentacell.core.donor.Donor;
+import pentacell.core.donor.Lot;
+import pentacell.core.donor.Price;
+import pentacell.core.school.BandPolicy;
+import pentacell.core.school.RepairPolicy;
 
 /// Something that was seen, done or decided. Facts are only ever added to the journal.
 public sealed interface Fact {
@@ -16,6 +20,26 @@ public sealed interface Fact {
 
     /// A tray was put on the shelf, or given another size.
     record TrayAdded(Tray tray) implements Fact {}
+
+    /// A lot was bought, or described anew under the same code.
+    record LotAdded(Lot lot) implements Fact {}
+
+    /// Voltage bands were put in force for their chemistry.
+    record BandsChosen(BandPolicy policy) implements Fact {}
+
+    /// A way of dealing with low groups was put in force.
+    record RepairChosen(RepairPolicy policy) implements Fact {}
+
+    /// What a new cell would cost was stated.
+    ///
+    /// @param wattHours what one holds, in Wh
+    record NewCellPriced(Price price, double wattHours) implements Fact {
+        public NewCellPriced {
+            if (!(wattHours > 0 && wattHours < 1000))
+                throw new IllegalArgumentException(
+                        "a cell holds above 0 and under 1000 Wh, was " + wattHours);
+        }
+    }
 
     /// A file of readings was taken in.
     ///
@@ -47,6 +71,12 @@ public sealed interface Fact {
     /// @param cell the cell it was about
     /// @param reason why, in the person's words
     record EntryStruck(long sequence, CellId cell, String reason) implements OfCell {}
+
+    /// A fact about one donor.
+    sealed interface OfDonor extends Fact permits DonorFact {
+        /// Code of the donor.
+        String donor();
+    }
 
     /// A fact about one pack in the making.
     sealed interface OfPack extends Fact permits PackFact {

@@ -10,15 +10,21 @@ import java.util.Optional;
 import java.util.Set;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
-import pentacell.core.cell.Donor;
 import pentacell.core.cell.Place;
 import pentacell.core.cell.Tray;
+import pentacell.core.donor.Donor;
+import pentacell.core.donor.Lot;
+import pentacell.core.school.Schools;
 
 /// Everything that holds in a workshop: the fold of all facts. Immutable; same facts, same state.
 public final class WorkshopState {
     private final Map<CellId, Cell> cells;
     private final Map<String, CellModel> models;
+    private final Map<String, DonorRecord> donorRecords;
     private final Map<String, Donor> donors;
+    private final Map<String, Lot> lots;
+    private final Schools schools;
+    private final Optional<Fact.NewCellPriced> newCellPrice;
     private final Map<String, Tray> trays;
     private final Map<String, Pack> packs;
     private final Set<String> importedFiles;
@@ -27,7 +33,13 @@ public final class WorkshopState {
     private WorkshopState(Fold fold) {
         cells = Collections.unmodifiableMap(fold.cells);
         models = Collections.unmodifiableMap(fold.models);
-        donors = Collections.unmodifiableMap(fold.donors);
+        donorRecords = Collections.unmodifiableMap(fold.donors);
+        Map<String, Donor> described = new LinkedHashMap<>();
+        fold.donors.forEach((code, record) -> described.put(code, record.donor()));
+        donors = Collections.unmodifiableMap(described);
+        lots = Collections.unmodifiableMap(fold.lots);
+        schools = fold.schools;
+        newCellPrice = fold.newCellPrice;
         trays = Collections.unmodifiableMap(fold.trays);
         packs = Collections.unmodifiableMap(fold.packs);
         importedFiles = Collections.unmodifiableSet(fold.importedFiles);
@@ -99,6 +111,42 @@ public final class WorkshopState {
         return donors;
     }
 
+    /// All donors with everything logged of them, by code.
+    public Map<String, DonorRecord> donorRecords() {
+        return donorRecords;
+    }
+
+    /// A donor with everything logged of it.
+    public Optional<DonorRecord> donorRecord(String code) {
+        return Optional.ofNullable(donorRecords.get(code));
+    }
+
+    /// The cells of a donor, in the order they were first logged.
+    public List<Cell> cellsOf(String donor) {
+        Optional<String> code = Optional.of(donor);
+        return cells.values().stream().filter(cell -> cell.donor().equals(code)).toList();
+    }
+
+    /// All lots by code.
+    public Map<String, Lot> lots() {
+        return lots;
+    }
+
+    /// The schools the workshop follows.
+    public Schools schools() {
+        return schools;
+    }
+
+    /// What a new cell would cost, when it was stated.
+    public Optional<Fact.NewCellPriced> newCellPrice() {
+        return newCellPrice;
+    }
+
+    /// The model the cells of a donor should have.
+    public Optional<CellModel> modelOf(Donor donor) {
+        return Optional.ofNullable(models.get(donor.cellModel()));
+    }
+
     /// All trays by name.
     public Map<String, Tray> trays() {
         return trays;
@@ -135,7 +183,10 @@ public final class WorkshopState {
     private static final class Fold {
         private final Map<CellId, Cell> cells = new LinkedHashMap<>();
         private final Map<String, CellModel> models = new LinkedHashMap<>();
-        private final Map<String, Donor> donors = new LinkedHashMap<>();
+        private final Map<String, DonorRecord> donors = new LinkedHashMap<>();
+        private final Map<String, Lot> lots = new LinkedHashMap<>();
+        private Schools schools = Schools.USUAL;
+        private Optional<Fact.NewCellPriced> newCellPrice = Optional.empty();
         private final Map<String, Tray> trays = new LinkedHashMap<>();
         private final Map<String, Pack> packs = new LinkedHashMap<>();
         private final Set<String> importedFiles = new HashSet<>();
@@ -145,7 +196,10 @@ public final class WorkshopState {
         private Fold(WorkshopState state) {
             cells.putAll(state.cells);
             models.putAll(state.models);
-            donors.putAll(state.donors);
+            donors.putAll(state.donorRecords);
+            lots.putAll(state.lots);
+            schools = state.schools;
+            newCellPrice = state.newCellPrice;
             trays.putAll(state.trays);
             packs.putAll(state.packs);
             importedFiles.addAll(state.importedFiles);
@@ -156,7 +210,20 @@ public final class WorkshopState {
                 switch (entry.fact()) {
                     case Fact.ModelDefined defined ->
                             models.put(defined.model().name(), defined.model());
-                    case Fact.DonorAdded added -> donors.put(added.donor().code(), added.donor());
+                    case Fact.DonorAdded added ->
+                            donors.merge(
+                                    added.donor().code(),
+                                    DonorRecord.of(added.donor()),
+                                    (known, anew) -> known.with(added.donor()));
+                    case DonorFact ofDonor ->
+                            donors.computeIfPresent(
+                                    ofDonor.donor(),
+                                    (code, record) ->
+                                            record.plus(entry.sequence(), act.at(), ofDonor));
+                    case Fact.LotAdded added -> lots.put(added.lot().code(), added.lot());
+                    case Fact.BandsChosen chosen -> schools = schools.with(chosen.policy());
+                    case Fact.RepairChosen chosen -> schools = schools.with(chosen.policy());
+                    case Fact.NewCellPriced priced -> newCellPrice = Optional.of(priced);
                     case Fact.TrayAdded added -> trays.put(added.tray().name(), added.tray());
                     case Fact.FileImported imported -> importedFiles.add(imported.sha256());
                     case Fact.OfCell ofCell -> addToCell(act, entry.sequence(), ofCell);

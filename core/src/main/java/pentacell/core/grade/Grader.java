@@ -4,17 +4,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.PrepWork;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.CellFact.Decision;
-import pentacell.core.intake.BandPolicy;
-import pentacell.core.intake.IntakeVerdict;
 import pentacell.core.intake.OddValues;
 import pentacell.core.intake.Triage;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
+import pentacell.core.school.BandPolicy;
+import pentacell.core.school.IntakeVerdict;
+import pentacell.core.school.Schools;
 
 /// Judges how a cell stands: a decision by hand first, then first voltage, then capacity against
 /// rating.
@@ -31,16 +35,39 @@ public final class Grader {
     }
 
     /// The verdict by first voltage, empty until one was read.
-    public static Optional<Judged<IntakeVerdict>> firstLook(Cell cell, Optional<CellModel> model) {
+    public static Optional<Judged<IntakeVerdict>> firstLook(
+            Cell cell, Optional<CellModel> model, Schools schools) {
         if (cell.firstVolts().isEmpty()) return Optional.empty();
-        BandPolicy policy = BandPolicy.usual(model.map(CellModel::chemistry).orElse(Chemistry.NMC));
+        BandPolicy policy = schools.bands(chemistry(model));
         return Optional.of(Triage.judge(cell.firstVolts().getAsDouble(), policy));
     }
 
+    private static Chemistry chemistry(Optional<CellModel> model) {
+        return model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+    }
+
+    /// Whether a cell was ever read under its chemistry's end voltage. The mark stays for life,
+    /// whatever the school and the later readings: copper that was dissolved does not come back.
+    public static boolean isRescued(Cell cell, Optional<CellModel> model) {
+        return cell.lowestVolts().orElse(Double.POSITIVE_INFINITY) < chemistry(model).endVolts();
+    }
+
     /// Judges a cell by everything known of it.
-    public static Judged<Standing> judge(Cell cell, Optional<CellModel> model, GradePolicy policy) {
+    public static Judged<Standing> judge(
+            Cell cell, Optional<CellModel> model, Schools schools, GradePolicy policy) {
         List<Reason> reasons = new ArrayList<>();
-        Standing byFigures = byFigures(cell, model, policy, reasons);
+        Standing byFigures = byFigures(cell, model, schools, policy, reasons);
+        if (!cell.openWork().isEmpty() && byFigures != Standing.OUT)
+            reasons.add(
+                    Reason.noted(
+                            Rule.WORK_IS_OPEN,
+                            cell.openWork().stream()
+                                    .map(PrepWork::words)
+                                    .collect(Collectors.joining(", "))));
+        if (cell.handedOver().isPresent()) {
+            reasons.add(0, Reason.noted(Rule.HANDED_OVER, cell.handedOver().get()));
+            return new Judged<>(Standing.OUT, reasons);
+        }
         if (cell.decision().isEmpty()) return new Judged<>(byFigures, reasons);
         reasons.add(0, Reason.noted(Rule.DECIDED_BY_HAND, cell.decision().get().reason()));
         boolean out = cell.decision().get().decision() == Decision.OUT;
@@ -48,8 +75,21 @@ public final class Grader {
     }
 
     private static Standing byFigures(
-            Cell cell, Optional<CellModel> model, GradePolicy policy, List<Reason> reasons) {
-        Optional<Judged<IntakeVerdict>> firstLook = firstLook(cell, model);
+            Cell cell,
+            Optional<CellModel> model,
+            Schools schools,
+            GradePolicy policy,
+            List<Reason> reasons) {
+        List<String> fatal =
+                cell.blemishes().stream()
+                        .filter(blemish -> blemish.work().isEmpty())
+                        .map(Blemish::words)
+                        .toList();
+        if (!fatal.isEmpty()) {
+            reasons.add(Reason.noted(Rule.BLEMISH_PUTS_OUT, String.join(", ", fatal)));
+            return Standing.OUT;
+        }
+        Optional<Judged<IntakeVerdict>> firstLook = firstLook(cell, model, schools);
         firstLook.ifPresent(judged -> reasons.addAll(judged.reasons()));
         if (firstLook.isPresent() && !firstLook.get().verdict().goesOn()) return Standing.OUT;
 
@@ -75,15 +115,13 @@ public final class Grader {
             reasons.add(
                     Reason.of(
                             Rule.CAPACITY_OVER_RATING, percent, 100 * OddValues.OVER_RATING_SHARE));
-        boolean rescued =
-                firstLook.isPresent()
-                        && firstLook.get().verdict() == IntakeVerdict.SLOW_CHARGE_WATCHED;
+        boolean rescued = isRescued(cell, model);
         if (rescued)
             reasons.add(
                     Reason.of(
                             Rule.WAS_DEEPLY_DISCHARGED,
-                            cell.firstVolts().orElse(Double.NaN),
-                            model.map(CellModel::chemistry).orElse(Chemistry.NMC).endVolts()));
+                            cell.lowestVolts().orElse(Double.NaN),
+                            chemistry(model).endVolts()));
         return rescued ? Standing.RESCUED : Standing.FIT;
     }
 

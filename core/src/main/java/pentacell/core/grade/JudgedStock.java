@@ -36,9 +36,10 @@ public final class JudgedStock {
     }
 
     /// Judges anew only the cells that changed since an earlier state; all of them when the models
-    /// did.
+    /// or the schools did.
     public JudgedStock after(WorkshopState later) {
-        if (!later.models().equals(state.models())) return of(later);
+        if (!later.models().equals(state.models()) || !later.schools().equals(state.schools()))
+            return of(later);
         Map<CellId, Standing> standingsThen = HashMap.newHashMap(later.cells().size());
         for (Cell cell : later.cells().values()) {
             boolean isUnchanged =
@@ -49,7 +50,8 @@ public final class JudgedStock {
     }
 
     private static Standing judge(Cell cell, WorkshopState state) {
-        return Grader.judge(cell, state.modelOf(cell), GradePolicy.USUAL).verdict();
+        return Grader.judge(cell, state.modelOf(cell), state.schools(), GradePolicy.USUAL)
+                .verdict();
     }
 
     /// How a cell stands.

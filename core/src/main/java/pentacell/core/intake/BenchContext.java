@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
+import pentacell.core.school.Schools;
 
 /// What the quick line needs to know of the workshop to see that a value is odd.
 public interface BenchContext {
@@ -18,4 +19,14 @@ public interface BenchContext {
 
     /// The last capacity of a cell in mAh.
     OptionalDouble lastMilliampHours(CellId cell);
+
+    /// First voltages in V of the other cells of the same donor.
+    default double[] neighbourVolts(CellId cell) {
+        return new double[0];
+    }
+
+    /// The schools the workshop follows.
+    default Schools schools() {
+        return Schools.USUAL;
+    }
 }

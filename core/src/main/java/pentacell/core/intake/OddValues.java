@@ -3,8 +3,13 @@ package pentacell.core.intake;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
+import pentacell.core.school.BandPolicy;
+import pentacell.core.school.IntakeVerdict;
+import pentacell.core.school.Schools;
 
 /// Values that can be, but make a person look twice (limits by common practice).
 public final class OddValues {
@@ -23,11 +28,10 @@ public final class OddValues {
     private OddValues() {}
 
     /// What is odd about a voltage in V.
-    public static Optional<Reason> voltage(double volts, Optional<CellModel> model) {
-        BandPolicy policy =
-                BandPolicy.usual(
-                        model.map(CellModel::chemistry).orElse(pentacell.core.cell.Chemistry.NMC));
-        var judged = Triage.judge(volts, policy);
+    public static Optional<Reason> voltage(
+            double volts, Optional<CellModel> model, Schools schools) {
+        BandPolicy policy = schools.bands(model.map(CellModel::chemistry).orElse(Chemistry.NMC));
+        Judged<IntakeVerdict> judged = Triage.judge(volts, policy);
         return judged.verdict() == IntakeVerdict.NORMAL
                 ? Optional.empty()
                 : Optional.of(judged.reasons().get(0));

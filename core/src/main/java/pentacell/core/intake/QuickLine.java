@@ -9,8 +9,11 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellId;
 import pentacell.core.fact.CellFact;
+import pentacell.core.fact.CellFact.BlemishesSeen;
 import pentacell.core.fact.CellFact.CapacityMeasured;
 import pentacell.core.fact.CellFact.CellNoted;
 import pentacell.core.fact.CellFact.ResistanceMethod;
@@ -23,8 +26,8 @@ import pentacell.core.judgement.Rule;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 
-/// A line as written on a can: `HB03-07 3.68 56 2143`, with or without units, point or comma; a
-/// note after `"`.
+/// A line as written on a can: `HB03-07 3.68 56 2143`, with or without units, point or comma; what
+/// is wrong with the can in single keys such as `st` (see [Blemish]); a note after `"`.
 ///
 /// A bare number is taken by its size, which for single cells leaves no doubt: under 6 a voltage in
 /// V, from 6 to under 400 a resistance in mΩ, from 400 a capacity in mAh.
@@ -56,7 +59,9 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
         List<QuickToken> checked = new ArrayList<>();
         Set<Kind> seen = EnumSet.noneOf(Kind.class);
         for (QuickToken token : raw) {
-            boolean again = token.kind() != Kind.NOT_UNDERSTOOD && !seen.add(token.kind());
+            boolean mayRepeat =
+                    token.kind() == Kind.NOT_UNDERSTOOD || token.kind() == Kind.BLEMISHES;
+            boolean again = !mayRepeat && !seen.add(token.kind());
             if (again)
                 checked.add(
                         refused(
@@ -74,7 +79,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
             case VOLTAGE -> "A voltage";
             case RESISTANCE -> "A resistance";
             case CAPACITY -> "A capacity";
-            case NOTE, NOT_UNDERSTOOD -> "A note";
+            case BLEMISHES, NOTE, NOT_UNDERSTOOD -> "A note";
         };
     }
 
@@ -100,6 +105,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
                             facts.add(
                                     new CapacityMeasured(
                                             id, token.value(), TestConditions.NOT_STATED));
+                    case BLEMISHES -> facts.add(new BlemishesSeen(id, token.blemishes()));
                     case NOTE -> facts.add(new CellNoted(id, token.text()));
                     case CELL, NOT_UNDERSTOOD -> {}
                 }
@@ -127,6 +133,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
 
     private static QuickToken firstToken(String word, BenchContext bench) {
         boolean isId = CellId.problem(word).isEmpty();
+        if (isBlemishes(word) && !bench.isKnown(new CellId(word))) return blemishes(word);
         boolean looksLikeId = Character.isLetter(word.codePointAt(0)) || word.indexOf('-') > 0;
         if (isId && (looksLikeId || bench.isKnown(new CellId(word))))
             return new QuickToken(word, Kind.CELL, Double.NaN, Optional.empty());
@@ -136,7 +143,16 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
         return valueToken(word);
     }
 
+    private static boolean isBlemishes(String word) {
+        return word.chars().allMatch(key -> Blemish.ofKey(key).isPresent());
+    }
+
+    private static QuickToken blemishes(String word) {
+        return new QuickToken(word, Kind.BLEMISHES, Double.NaN, Optional.empty());
+    }
+
     private static QuickToken valueToken(String word) {
+        if (isBlemishes(word)) return blemishes(word);
         Matcher matcher = WITH_UNIT.matcher(word);
         String digits = matcher.matches() ? matcher.group(1) : word;
         OptionalDouble number = NumberText.parse(digits);
@@ -181,7 +197,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
                             value > 0 && value <= 100_000
                                     ? ""
                                     : "a capacity is above 0 and at most 100000 mAh";
-                    case CELL, NOTE, NOT_UNDERSTOOD -> "";
+                    case CELL, BLEMISHES, NOTE, NOT_UNDERSTOOD -> "";
                 };
         return problem.isEmpty()
                 ? new QuickToken(word, kind, value, Optional.empty())
@@ -199,7 +215,14 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
     private static Optional<Reason> oddity(
             QuickToken token, Optional<CellId> cell, BenchContext bench) {
         return switch (token.kind()) {
-            case VOLTAGE -> OddValues.voltage(token.value(), cell.flatMap(bench::modelOf));
+            case VOLTAGE ->
+                    OddValues.voltage(token.value(), cell.flatMap(bench::modelOf), bench.schools())
+                            .or(() ->
+                                    cell.flatMap(id ->
+                                            LookTwice.chemistry(
+                                                    token.value(),
+                                                    bench.modelOf(id),
+                                                    bench.neighbourVolts(id))));
             case RESISTANCE -> OddValues.resistance(token.value());
             case CAPACITY ->
                     OddValues.capacity(
@@ -218,8 +241,20 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
                                                                     + " "
                                                                     + rating(model))
                                                     .orElse(", model not known")));
+            case BLEMISHES -> fatal(token);
             case NOTE, NOT_UNDERSTOOD -> token.oddity();
         };
+    }
+
+    private static Optional<Reason> fatal(QuickToken token) {
+        String words =
+                token.blemishes().stream()
+                        .filter(blemish -> blemish.work().isEmpty())
+                        .map(Blemish::words)
+                        .collect(Collectors.joining(", "));
+        return words.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Reason.noted(Rule.BLEMISH_PUTS_OUT, words));
     }
 
     private static String rating(pentacell.core.cell.CellModel model) {

@@ -1,6 +1,10 @@
 package pentacell.core.intake;
 
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import pentacell.core.cell.Blemish;
 import pentacell.core.judgement.Reason;
 import pentacell.core.unit.Quantity;
 
@@ -17,6 +21,8 @@ public record QuickToken(String text, Kind kind, double value, Optional<Reason> 
         VOLTAGE,
         RESISTANCE,
         CAPACITY,
+        /// What is wrong with the can, one key each.
+        BLEMISHES,
         NOTE,
         /// Stands in the way of logging the line.
         NOT_UNDERSTOOD
@@ -28,8 +34,18 @@ public record QuickToken(String text, Kind kind, double value, Optional<Reason> 
             case VOLTAGE -> Quantity.VOLTAGE.text(value);
             case RESISTANCE -> Quantity.RESISTANCE.text(value);
             case CAPACITY -> Quantity.CAPACITY.text(value);
+            case BLEMISHES ->
+                    blemishes().stream().map(Blemish::words).collect(Collectors.joining(", "));
             case CELL, NOTE, NOT_UNDERSTOOD -> text;
         };
+    }
+
+    /// The blemishes its keys stand for; none for other kinds.
+    Set<Blemish> blemishes() {
+        Set<Blemish> seen = EnumSet.noneOf(Blemish.class);
+        if (kind == Kind.BLEMISHES)
+            text.chars().forEach(key -> Blemish.ofKey(key).ifPresent(seen::add));
+        return seen;
     }
 
     QuickToken odd(Reason reason) {

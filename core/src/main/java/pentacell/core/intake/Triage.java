@@ -3,6 +3,8 @@ package pentacell.core.intake;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
+import pentacell.core.school.BandPolicy;
+import pentacell.core.school.IntakeVerdict;
 
 /// The verdict by first voltage.
 public final class Triage {

@@ -38,6 +38,58 @@ public enum Rule {
     READ_TWICE(Quantity.COUNT, "{note} stands twice in the line."),
     NOT_UNDERSTOOD(Quantity.COUNT, "{note}"),
     CELL_IS_NEW(Quantity.COUNT, "New cell{note}."),
+    BLEMISH_PUTS_OUT(Quantity.COUNT, "The can: {note}. Such a cell is out whatever it reads."),
+    WORK_IS_OPEN(Quantity.COUNT, "Before it is built in: {note}."),
+    HANDED_OVER(Quantity.COUNT, "Handed over for recycling to {note}."),
+    OTHER_CHEMISTRY(
+            Quantity.VOLTAGE, "Rests at {figure} where its neighbours rest about {limit}: {note}."),
+    OTHER_MODEL(Quantity.CAPACITY, "{figure} does not fit its model ({limit}) but {note}."),
+    LABEL_DISAGREES(
+            Quantity.ENERGY,
+            "The label says {figure}, but its volts × Ah make {limit}: misread or misprinted."),
+    GROUPS_ALIKE(
+            Quantity.VOLTAGE, "The groups lie within {figure}; up to {limit} counts as alike."),
+    GROUP_LOW(Quantity.VOLTAGE, "{note} is {figure} under the others; the limit is {limit}."),
+    GROUP_OVERCHARGED(
+            Quantity.VOLTAGE,
+            "{note} reads {figure}, over {limit}: overcharged, its cells are rejected."),
+    GROUP_DEAD(
+            Quantity.VOLTAGE, "{note} reads {figure}, under {limit}: dead, or its joint is open."),
+    GROUPS_DRIFTED(Quantity.VOLTAGE, "The groups lie {figure} apart, more than {limit}: {note}."),
+    ALL_GROUPS_LOW(
+            Quantity.VOLTAGE,
+            "All groups are low but alike; the highest reads {figure}, under {limit}: deeply discharged in storage, recoverable more often than not."),
+    NO_OUTPUT(Quantity.VOLTAGE, "The output reads {figure}, the groups add up to {limit}: {note}."),
+    CHARGER_REFUSES(Quantity.PERCENT, "Its charger refuses it {note}."),
+    SUM_AGREES(Quantity.VOLTAGE, "The groups add up to {figure}, the whole pack reads {limit}."),
+    SUM_DISAGREES(
+            Quantity.VOLTAGE,
+            "The groups add up to {figure}, but the whole pack reads {limit}: {note}."),
+    SUM_UNCHECKED(
+            Quantity.VOLTAGE,
+            "The whole pack was not read, so the sum of the groups ({figure}) is unchecked."),
+    READ_ACROSS_TWO(
+            Quantity.VOLTAGE, "{note} reads {figure}, over {limit}: read across two groups?"),
+    READ_AS_TAPS(
+            Quantity.VOLTAGE,
+            "The readings rise from {limit} to {figure}: they are counted from the pack's negative. Group by group they would be {note}."),
+    GROUP_REVERSED(
+            Quantity.VOLTAGE, "{note} reads {figure}: the probes were reversed. Read it again."),
+    GROUP_READ_TWICE(
+            Quantity.VOLTAGE, "{note} was read twice, as {figure} and as {limit}: which holds?"),
+    GROUP_NOT_READ(Quantity.COUNT, "{note} was not read; the highest number is {figure}."),
+    GROUPS_MISCOUNTED(Quantity.COUNT, "{figure} groups were read, the pack has {limit}: {note}."),
+    UNDER_RECOVERY_FLOOR(
+            Quantity.VOLTAGE,
+            "{note} reads {figure}, under the recovery floor of {limit}: charging it is not advised."),
+    SIGN_FORBIDS_REPAIR(Quantity.COUNT, "Seen on the pack: {note}. It is not to be charged again."),
+    SCHOOL_HARVESTS(
+            Quantity.COUNT,
+            "The school \"{note}\" takes it apart: a group that fell once tends to fall again."),
+    DRIFTS_AGAIN(
+            Quantity.COUNT, "Without balance leads the groups drift apart again with each cycle."),
+    GROUPS_LEFT(Quantity.COUNT, "{figure} of {limit} groups look good: {note}."),
+    HELD(Quantity.VOLTAGE, "{note} lost {figure} at rest; up to {limit} passes."),
     DECIDED_BY_HAND(Quantity.COUNT, "Decided otherwise by hand: {note}.");
 
     private final Quantity quantity;

@@ -10,6 +10,14 @@ public enum Quantity {
     CAPACITY("mAh", 0),
     /// Internal resistance in mΩ.
     RESISTANCE("mΩ", 1),
+    /// Current in A.
+    CURRENT("A", 2),
+    /// Charge of a group or pack in Ah.
+    CHARGE("Ah", 2),
+    /// Energy in Wh.
+    ENERGY("Wh", 1),
+    /// Time in hours.
+    HOURS("h", 1),
     /// A share in percent.
     PERCENT("%", 1),
     /// A bare count.

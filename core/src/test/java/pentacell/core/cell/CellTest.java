@@ -75,4 +75,45 @@ final class CellTest {
         assertTrue(new Place("T2", 1, 1).compareTo(new Place("T10", 1, 1)) < 0);
         assertEquals(new Place("T1", 2, 1), new Tray("T1", 4, 10).place(10));
     }
+
+    @ParameterizedTest
+    // IEC 61960-3 from memory: the greatest dimensions, rounded up to whole millimetres
+    @CsvSource({
+        "ICR19/66, NMC, 18650",
+        "INR19/66, NMC, 18650",
+        "IMR27/66, NMC, 26650",
+        "IFpR27/66, LFP, 26650",
+        "INR22/71, NMC, 21700",
+        "ICR15/51, NMC, 14500",
+        "icr19/66, NMC, 18650"
+    })
+    void designationsNameChemistryAndSize(String text, Chemistry chemistry, String format) {
+        CellDesignation read = CellDesignation.parse(text).orElseThrow();
+        assertEquals(Optional.of(chemistry), read.chemistry());
+        assertEquals(CellFormat.parse(format), read.format());
+        assertTrue(read.fits(CellFormat.parse(format).orElseThrow()));
+        assertEquals(CellFormat.parse(format), CellFormat.parseAny(text));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "18650", "ICP19/66/50", "ICR1966", "QCR19/66", "ICR19/6"})
+    void whatIsNoDesignationIsRefused(String text) {
+        assertTrue(CellDesignation.parse(text).isEmpty());
+    }
+
+    @Test
+    void aDesignationDoesNotFitAnotherSize() {
+        CellDesignation read = CellDesignation.parse("ICR19/66").orElseThrow();
+        assertTrue(
+                Stream.of("21700", "26650", "18500")
+                        .noneMatch(code -> read.fits(CellFormat.parse(code).orElseThrow())));
+        assertEquals(Optional.empty(), CellDesignation.parse("ITR19/66").orElseThrow().chemistry());
+    }
+
+    @ParameterizedTest
+    // about what such cells weigh: common practice
+    @CsvSource({"18650, NMC, 45.5", "21700, NMC, 67", "26650, LFP, 86"})
+    void theCanTellsAboutTheMass(String format, Chemistry chemistry, double grams) {
+        assertEquals(grams, CellFormat.parse(format).orElseThrow().approximateGrams(chemistry), 2);
+    }
 }

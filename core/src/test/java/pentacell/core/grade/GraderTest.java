@@ -140,6 +140,6 @@ final class GraderTest {
         entries.add(new Act.Entry(entries.size() + 1, new Fact.ModelDefined(MODEL)));
         WorkshopState state = WorkshopState.of(List.of(new Act(1, Instant.EPOCH, "test", entries)));
         Cell cell = state.cells().values().iterator().next();
-        return Grader.judge(cell, state.modelOf(cell), GradePolicy.USUAL);
+        return Grader.judge(cell, state.modelOf(cell), state.schools(), GradePolicy.USUAL);
     }
 }

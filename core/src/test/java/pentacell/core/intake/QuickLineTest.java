@@ -200,6 +200,10 @@ final class QuickLineTest {
             case CellFact.CellNamed named -> "named";
             case CellFact.CellPlaced placed -> "placed";
             case CellFact.CellDecided decided -> "decided";
+            case CellFact.BlemishesSeen seen -> "blemishes " + seen.blemishes();
+            case CellFact.PrepDone done -> "prepared";
+            case CellFact.LabelPrinted printed -> "label";
+            case CellFact.HandedOver gone -> "gone";
         };
     }
 

@@ -4,11 +4,16 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import pentacell.core.cell.Chemistry;
 import pentacell.core.judgement.Judged;
+import pentacell.core.school.BandPolicy;
+import pentacell.core.school.IntakeVerdict;
 
 final class TriageTest {
 
@@ -33,6 +38,47 @@ final class TriageTest {
         Judged<IntakeVerdict> judged = Triage.judge(volts, BandPolicy.USUAL_NMC);
         assertEquals(verdict, judged.verdict());
         assertEquals(volts, judged.reasons().get(0).figure());
+    }
+
+    @ParameterizedTest(name = "{0} V: strict {1}, rescue {2}")
+    // bands of the strict and the rescue school: common practice
+    @CsvSource({
+        "0.9, RECYCLE, RECYCLE",
+        "1.0, RECYCLE, SLOW_CHARGE_WATCHED",
+        "1.79, RECYCLE, SLOW_CHARGE_WATCHED",
+        "1.8, RECYCLE, SLOW_CHARGE",
+        "2.5, RECYCLE, SLOW_CHARGE",
+        "2.799, RECYCLE, SLOW_CHARGE",
+        "2.8, SLOW_CHARGE, NORMAL",
+        "3.0, NORMAL, NORMAL",
+        "4.2, NORMAL, NORMAL",
+        "4.26, REJECT, REJECT"
+    })
+    void theOtherSchoolsDrawTheirLinesElsewhere(
+            double volts, IntakeVerdict strict, IntakeVerdict rescue) {
+        assertEquals(strict, Triage.judge(volts, BandPolicy.STRICT_NMC).verdict());
+        assertEquals(rescue, Triage.judge(volts, BandPolicy.RESCUE_NMC).verdict());
+    }
+
+    @ParameterizedTest
+    @EnumSource(Chemistry.class)
+    void aLaxerSchoolNeverThrowsAwayWhatAStricterKeeps(Chemistry chemistry) {
+        List<BandPolicy> schools = BandPolicy.shipped(chemistry);
+        for (double volts = 0; volts < 5; volts += 0.01) {
+            for (int i = 1; i < schools.size(); i++) {
+                IntakeVerdict stricter = Triage.judge(volts, schools.get(i - 1)).verdict();
+                IntakeVerdict laxer = Triage.judge(volts, schools.get(i)).verdict();
+                assertTrue(laxer.goesOn() || !stricter.goesOn(), volts + " V");
+            }
+        }
+    }
+
+    @Test
+    void aSchoolKnowsWhereRecoveryAndTheNormalBandBegin() {
+        assertEquals(1.8, BandPolicy.USUAL_NMC.recoveryFloorVolts());
+        assertEquals(2.8, BandPolicy.STRICT_NMC.recoveryFloorVolts());
+        assertEquals(3.0, BandPolicy.USUAL_NMC.normalFromVolts());
+        assertThrows(IllegalArgumentException.class, () -> BandPolicy.USUAL_NMC.copy(" "));
     }
 
     @ParameterizedTest(name = "LFP at {0} V: {1}")

@@ -99,8 +99,9 @@ final class CardView extends VBox {
 
     private void show(Cell cell) {
         Optional<CellModel> model = desk.state().modelOf(cell);
-        Judged<Standing> judged = Grader.judge(cell, model, GradePolicy.USUAL);
-        drawn = Optional.of(CellMark.of(cell, model));
+        Judged<Standing> judged =
+                Grader.judge(cell, model, desk.state().schools(), GradePolicy.USUAL);
+        drawn = Optional.of(CellMark.of(cell, desk.state()));
         mark.repaint();
         id.setText(cell.id().text());
         verdict.setText(judged.verdict().words());

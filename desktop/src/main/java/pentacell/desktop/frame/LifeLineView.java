@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -14,6 +15,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pentacell.core.cell.Blemish;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.Cell.Fate;
 import pentacell.core.fact.Cell.LifeLineEntry;
@@ -123,6 +125,10 @@ final class LifeLineView extends VBox {
             case CellFact.CellNamed named -> named;
             case CellFact.CellPlaced placed -> placed;
             case CellFact.CellNoted noted -> noted;
+            case CellFact.BlemishesSeen seen -> seen;
+            case CellFact.PrepDone done -> done;
+            case CellFact.LabelPrinted printed -> printed;
+            case CellFact.HandedOver gone -> gone;
             case CellFact.CellDecided decided -> decided;
         };
     }
@@ -137,10 +143,7 @@ final class LifeLineView extends VBox {
             case CellFact.ResistanceRead read -> Quantity.RESISTANCE.number(read.milliohms());
             case CellFact.CapacityMeasured measured ->
                     Quantity.CAPACITY.number(measured.milliampHours());
-            case CellFact.CellNamed named -> "";
-            case CellFact.CellPlaced placed -> "";
-            case CellFact.CellNoted noted -> "";
-            case CellFact.CellDecided decided -> "";
+            default -> "";
         };
     }
 
@@ -168,6 +171,11 @@ final class LifeLineView extends VBox {
                             + named.donor().map(d -> ", from " + d).orElse("");
             case CellFact.CellPlaced placed -> "laid in " + placed.place();
             case CellFact.CellNoted noted -> noted.note();
+            case CellFact.BlemishesSeen seen ->
+                    seen.blemishes().stream().map(Blemish::words).collect(Collectors.joining(", "));
+            case CellFact.PrepDone done -> "done: " + done.work().words();
+            case CellFact.LabelPrinted printed -> "label printed";
+            case CellFact.HandedOver gone -> "handed over to " + gone.to();
             case CellFact.CellDecided decided ->
                     switch (decided.decision()) {
                                 case USE -> "decided: use. ";

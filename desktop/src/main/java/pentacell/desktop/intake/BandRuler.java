@@ -7,9 +7,9 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.WorkshopState;
-import pentacell.core.intake.BandPolicy;
-import pentacell.core.intake.IntakeVerdict;
 import pentacell.core.intake.Triage;
+import pentacell.core.school.BandPolicy;
+import pentacell.core.school.IntakeVerdict;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Pen;
@@ -41,7 +41,7 @@ final class BandRuler {
 
     /// The rows of a ruler, highest band first.
     static List<Row> rows(WorkshopState state, Chemistry chemistry) {
-        BandPolicy policy = BandPolicy.usual(chemistry);
+        BandPolicy policy = state.schools().bands(chemistry);
         List<BandPolicy.Band> bands = policy.bands();
         int[] counts = new int[bands.size() + 1];
         for (Cell cell : state.cells().values()) {
@@ -51,12 +51,7 @@ final class BandRuler {
             double volts = cell.firstVolts().getAsDouble();
             if (Triage.judge(volts, policy).verdict() == IntakeVerdict.REJECT)
                 counts[bands.size()]++;
-            else
-                for (int i = bands.size() - 1; i >= 0; i--)
-                    if (volts >= bands.get(i).fromVolts()) {
-                        counts[i]++;
-                        break;
-                    }
+            else counts[policy.bandIndex(volts)]++;
         }
         List<Row> rows = new ArrayList<>();
         rows.add(

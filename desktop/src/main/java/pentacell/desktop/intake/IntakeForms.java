@@ -12,8 +12,8 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.cell.Donor;
 import pentacell.core.cell.Tray;
+import pentacell.core.donor.Donor;
 import pentacell.core.fact.Fact;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
@@ -52,8 +52,7 @@ final class IntakeForms {
             }
             String cellModel = "not known".equals(model.getValue()) ? "" : model.getValue();
             Donor donor =
-                    new Donor(
-                            text.get(), kind.getText().strip(), cellModel, note.getText().strip());
+                    Donor.of(text.get(), kind.getText().strip(), cellModel, note.getText().strip());
             desk.log(
                     "Add donor " + donor.code(),
                     List.of(new Fact.DonorAdded(donor)),

@@ -102,6 +102,7 @@ final class QuickLineBar extends VBox {
             case VOLTAGE -> "voltage";
             case RESISTANCE -> "IR";
             case CAPACITY -> "capacity";
+            case BLEMISHES -> "the can";
             case NOTE -> "note";
             case NOT_UNDERSTOOD -> "not understood";
         };

@@ -133,7 +133,7 @@ final class TrayView extends StackPane {
         double labelHeight = 1.25 * pen.em();
         double radius =
                 Math.max(5, Math.min(grid.cellWidth(), grid.cellHeight() - labelHeight) / 2 - 5);
-        CellMark.of(cell.get(), desk.state().modelOf(cell.get()))
+        CellMark.of(cell.get(), desk.state())
                 .draw(
                         pen,
                         x + grid.cellWidth() / 2,

@@ -7,7 +7,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
-import pentacell.core.cell.Donor;
+import pentacell.core.donor.Donor;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;

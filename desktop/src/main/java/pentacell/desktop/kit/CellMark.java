@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellModel;
 import pentacell.core.fact.Cell;
+import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
 import pentacell.core.grade.Standing;
@@ -21,9 +22,10 @@ public record CellMark(Standing standing, OptionalDouble soh, OptionalDouble mil
     private static final double DARK_MILLIOHMS = 120;
 
     /// The mark of a cell.
-    public static CellMark of(Cell cell, Optional<CellModel> model) {
+    public static CellMark of(Cell cell, WorkshopState state) {
+        Optional<CellModel> model = state.modelOf(cell);
         return new CellMark(
-                Grader.judge(cell, model, GradePolicy.USUAL).verdict(),
+                Grader.judge(cell, model, state.schools(), GradePolicy.USUAL).verdict(),
                 Grader.soh(cell, model),
                 cell.milliohms());
     }

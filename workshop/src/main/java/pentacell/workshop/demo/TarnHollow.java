@@ -14,8 +14,8 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.cell.Donor;
 import pentacell.core.cell.Tray;
+import pentacell.core.donor.Donor;
 import pentacell.core.fact.Act;
 import pentacell.core.fact.CellFact;
 import pentacell.core.fact.CellFact.Decision;
@@ -199,7 +199,7 @@ public final class TarnHollow {
                     "Add donor " + harvest.code(),
                     List.of(
                             new Fact.DonorAdded(
-                                    new Donor(
+                                    Donor.of(
                                             harvest.code(),
                                             harvest.kind(),
                                             harvest.model().name(),

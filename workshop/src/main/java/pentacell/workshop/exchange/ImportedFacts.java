@@ -10,8 +10,8 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.cell.Donor;
 import pentacell.core.cell.Place;
+import pentacell.core.donor.Donor;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.CellFact;
 import pentacell.core.fact.CellFact.ResistanceMethod;
@@ -41,7 +41,7 @@ public final class ImportedFacts {
                 .forEach(code ->
                         facts.add(
                                 new Fact.DonorAdded(
-                                        new Donor(code, "", "", "from " + table.fileName()))));
+                                        Donor.of(code, "", "", "from " + table.fileName()))));
         for (CellRow row : table.rows()) addCell(row, state, facts);
         return facts;
     }

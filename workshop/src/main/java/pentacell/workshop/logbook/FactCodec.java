@@ -9,6 +9,7 @@ import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Place;
 import pentacell.core.fact.CellFact;
+import pentacell.core.fact.DonorFact;
 import pentacell.core.fact.Fact;
 import pentacell.core.fact.PackFact;
 import tools.jackson.core.JacksonException;
@@ -32,6 +33,10 @@ final class FactCodec {
                     Fact.ModelDefined.class,
                     Fact.DonorAdded.class,
                     Fact.TrayAdded.class,
+                    Fact.LotAdded.class,
+                    Fact.BandsChosen.class,
+                    Fact.RepairChosen.class,
+                    Fact.NewCellPriced.class,
                     Fact.FileImported.class,
                     Fact.EntryCorrected.class,
                     Fact.EntryStruck.class,
@@ -42,8 +47,21 @@ final class FactCodec {
                     CellFact.VoltageRead.class,
                     CellFact.ResistanceRead.class,
                     CellFact.CapacityMeasured.class,
+                    CellFact.BlemishesSeen.class,
+                    CellFact.PrepDone.class,
+                    CellFact.LabelPrinted.class,
+                    CellFact.HandedOver.class,
                     CellFact.CellNoted.class,
                     CellFact.CellDecided.class,
+                    DonorFact.GroupsRead.class,
+                    DonorFact.PackVoltageRead.class,
+                    DonorFact.OutputVoltageRead.class,
+                    DonorFact.SignsSeen.class,
+                    DonorFact.GroupCharged.class,
+                    DonorFact.StepChecked.class,
+                    DonorFact.MinutesSpent.class,
+                    DonorFact.PartSaved.class,
+                    DonorFact.WayDecided.class,
                     PackFact.GroupsMatched.class,
                     PackFact.CellsSwapped.class,
                     PackFact.CellLock.class,

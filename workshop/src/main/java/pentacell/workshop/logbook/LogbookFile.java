@@ -31,7 +31,7 @@ final class LogbookFile {
     static final int APPLICATION_ID = 0x50656e74;
 
     /// The file format this program writes; a file with a higher number is refused.
-    static final int FORMAT = 1;
+    static final int FORMAT = 2;
 
     private static final Logger LOG = LoggerFactory.getLogger(LogbookFile.class);
     private static final byte[] SQLITE_HEADER =
@@ -101,6 +101,7 @@ final class LogbookFile {
             }
             List<Act> journal = journal(database);
             backUp(database, journal.size());
+            bringUp(database, pragma(database, "user_version"));
             return new Opened(new Logbook(file, database, lock, clock, journal));
         } catch (SQLException failure) {
             closeQuietly(database);
@@ -149,15 +150,25 @@ final class LogbookFile {
     private static void create(Connection database) throws SQLException {
         database.setAutoCommit(false);
         try (Statement statement = database.createStatement()) {
-            for (String part : schema().split("(?m)^--;$")) statement.execute(part);
             statement.execute("PRAGMA application_id = " + APPLICATION_ID);
+        }
+        bringUp(database, 0);
+    }
+
+    /// Brings a file of an older format up to this one's, format by format, all or nothing. The
+    /// journal itself never changes; each script adds to what stands around it.
+    private static void bringUp(Connection database, long format) throws SQLException {
+        if (format >= FORMAT) return;
+        try (Statement statement = database.createStatement()) {
+            for (long next = format + 1; next <= FORMAT; next++)
+                for (String part : schema(next).split("(?m)^--;$")) statement.execute(part);
             statement.execute("PRAGMA user_version = " + FORMAT);
         }
         database.commit();
     }
 
-    private static String schema() {
-        try (InputStream in = LogbookFile.class.getResourceAsStream("schema-1.sql")) {
+    private static String schema(long format) {
+        try (InputStream in = LogbookFile.class.getResourceAsStream("schema-" + format + ".sql")) {
             return new String(Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException failure) {
             throw new UncheckedIOException(failure);

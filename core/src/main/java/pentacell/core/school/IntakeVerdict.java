@@ -1,4 +1,4 @@
-package pentacell.core.intake;
+package pentacell.core.school;
 
 import java.util.Locale;
 

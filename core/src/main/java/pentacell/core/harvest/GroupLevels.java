@@ -1,0 +1,112 @@
+package pentacell.core.harvest;
+
+import java.util.List;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.school.RepairPolicy;
+
+/// The groups of a pack against the level they are expected at.
+///
+/// The expected level is the upper median of the groups that are not dead: one or several low ones
+/// do not pull it down as they would a mean, and of two groups the higher one is taken for good.
+public final class GroupLevels {
+    /// Groups of a balanced pack that lay for years rest within this, in V. A state of charge of 10
+    /// % apart makes about 0.1 V in the 4.2 V class; the curve of LFP is flatter (common practice).
+    private static final double ALIKE_VOLTS_NMC = 0.10;
+
+    private static final double ALIKE_VOLTS_LFP = 0.05;
+
+    /// Against limits that a person typed as decimal fractions.
+    private static final double ROUNDING = 1e-9;
+
+    private final PackReadings readings;
+    private final RepairPolicy policy;
+
+    GroupLevels(PackReadings readings, RepairPolicy policy) {
+        this.readings = readings;
+        this.policy = policy;
+    }
+
+    /// The level the groups of a pack are expected at, in V; NaN when all are dead.
+    public static double expectedVolts(List<Double> groupVolts, RepairPolicy policy) {
+        double[] live =
+                groupVolts.stream()
+                        .mapToDouble(Double::doubleValue)
+                        .filter(volts -> volts >= policy.deadVolts())
+                        .sorted()
+                        .toArray();
+        return live.length == 0 ? Double.NaN : live[live.length / 2];
+    }
+
+    double expectedVolts() {
+        return expectedVolts(readings.groupVolts(), policy);
+    }
+
+    /// How far groups may lie apart and still count as alike, in V.
+    static double alikeVolts(Chemistry chemistry) {
+        return switch (chemistry) {
+            case NMC -> ALIKE_VOLTS_NMC;
+            case LFP -> ALIKE_VOLTS_LFP;
+        };
+    }
+
+    /// How far under the others a group is low, in V: half the school's figure for LFP, whose curve
+    /// is flatter.
+    static double lowVolts(Chemistry chemistry, RepairPolicy policy) {
+        return switch (chemistry) {
+            case NMC -> policy.lowGroupVolts();
+            case LFP -> policy.lowGroupVolts() / 2;
+        };
+    }
+
+    List<Integer> dead() {
+        return where(group -> readings.volts(group) < policy.deadVolts());
+    }
+
+    List<Integer> over(double limitVolts) {
+        return where(group -> readings.volts(group) > limitVolts + ROUNDING);
+    }
+
+    List<Integer> low() {
+        double limit = expectedVolts() - lowVolts(readings.chemistry(), policy) - ROUNDING;
+        return where(group -> readings.volts(group) < limit);
+    }
+
+    /// Groups further from the middle than half of what counts as alike; the outermost two at
+    /// least.
+    List<Integer> apart() {
+        double middle = expectedVolts();
+        double room = alikeVolts(readings.chemistry()) / 2 + ROUNDING;
+        List<Integer> far = where(group -> Math.abs(readings.volts(group) - middle) > room);
+        return far.isEmpty()
+                ? where(group ->
+                        readings.volts(group) == least() || readings.volts(group) == greatest())
+                : far;
+    }
+
+    double spread(List<Integer> without) {
+        double[] rest =
+                IntStream.rangeClosed(1, readings.groupVolts().size())
+                        .filter(group -> !without.contains(group))
+                        .mapToDouble(readings::volts)
+                        .sorted()
+                        .toArray();
+        return rest.length == 0 ? 0 : rest[rest.length - 1] - rest[0];
+    }
+
+    double least() {
+        return readings.groupVolts().stream().mapToDouble(Double::doubleValue).min().orElseThrow();
+    }
+
+    double greatest() {
+        return readings.groupVolts().stream().mapToDouble(Double::doubleValue).max().orElseThrow();
+    }
+
+    private List<Integer> where(IntPredicate group) {
+        return IntStream.rangeClosed(1, readings.groupVolts().size())
+                .filter(group)
+                .boxed()
+                .toList();
+    }
+}

@@ -1,0 +1,196 @@
+package pentacell.core.harvest;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.circuit.RestCurve;
+import pentacell.core.donor.WarningSign;
+import pentacell.core.fact.DonorRecord;
+import pentacell.core.judgement.Judged;
+import pentacell.core.judgement.Reason;
+import pentacell.core.judgement.Rule;
+import pentacell.core.school.BandPolicy;
+import pentacell.core.school.RepairPolicy;
+import pentacell.core.school.RepairPolicy.Way;
+import pentacell.core.school.Schools;
+
+/// Whether and how the low groups of a pack are brought up, and whether they held.
+///
+/// A group is charged from a bench supply with constant current, then at constant voltage. While
+/// the current I flows the group rests I·R under its terminals, so the constant current ends at the
+/// state of charge that belongs to set − I·R on the rest curve; from there a linear group (charge Q
+/// per volt, resistance R) takes a current that falls as e^(−t/τ) with τ = R·dQ/dV, and reaches the
+/// share x of I after τ·ln(1/x).
+public final class Repair {
+    /// Resistance to direct current of a used cell in Ω, where none is measured (common practice:
+    /// 50 to 90 mΩ at 1 kHz, direct current sees more).
+    private static final double USED_CELL_OHMS = 0.10;
+
+    /// A group whose capacity is not known is charged with this, in A (common practice).
+    private static final double UNKNOWN_GROUP_AMPS = 0.5;
+
+    /// The supply comes off at this share of its limit.
+    private static final double STOP_SHARE = 0.1;
+
+    private Repair() {}
+
+    /// What speaks against charging groups of a pack; nothing when it can be tried.
+    static List<Reason> against(PackReadings readings, List<Integer> groups, Schools schools) {
+        List<Reason> against = new ArrayList<>();
+        forbiddingSign(readings).ifPresent(against::add);
+        BandPolicy bands = schools.bands(readings.chemistry());
+        double floor = Math.max(schools.repair().deadVolts(), bands.recoveryFloorVolts());
+        for (int group : groups)
+            if (readings.volts(group) < floor)
+                against.add(
+                        new Reason(
+                                Rule.UNDER_RECOVERY_FLOOR,
+                                readings.volts(group),
+                                floor,
+                                "Group " + group));
+        if (readings.signs().contains(WarningSign.NO_BALANCE_LEADS))
+            against.add(Reason.noted(Rule.DRIFTS_AGAIN, ""));
+        if (schools.repair().way() == Way.HARVEST)
+            against.add(Reason.noted(Rule.SCHOOL_HARVESTS, schools.repair().name()));
+        return against;
+    }
+
+    static Optional<Reason> forbiddingSign(PackReadings readings) {
+        List<String> seen =
+                readings.signs().stream()
+                        .filter(WarningSign::forbidsRepair)
+                        .sorted()
+                        .map(WarningSign::words)
+                        .toList();
+        return seen.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Reason.noted(Rule.SIGN_FORBIDS_REPAIR, String.join(", ", seen)));
+    }
+
+    /// The plan for each group that is to be brought up, lowest group number first; none when the
+    /// diagnosis does not advise repair.
+    ///
+    /// @param groupAmpHours what a group holds, in Ah
+    /// @param cellsOfGroup cells in parallel, 1 when not known
+    public static List<RepairPlan> plans(
+            PackReadings readings,
+            Diagnosis diagnosis,
+            OptionalDouble groupAmpHours,
+            int cellsOfGroup,
+            Schools schools) {
+        if (diagnosis.advice() != Advice.REPAIR) return List.of();
+        BandPolicy bands = schools.bands(readings.chemistry());
+        double goal = setVolts(readings, diagnosis, schools.repair());
+        List<RepairPlan> plans = new ArrayList<>();
+        for (int group = 1; group <= readings.groupVolts().size(); group++) {
+            boolean isConcerned =
+                    diagnosis.signature() == Signature.DRIFTED
+                            || diagnosis.groups().contains(group);
+            if (!isConcerned || goal - readings.volts(group) <= schools.repair().passDropVolts())
+                continue;
+            // under the normal band twice as gently
+            boolean deep = readings.volts(group) < bands.normalFromVolts();
+            double amps =
+                    groupAmpHours.isPresent()
+                            ? groupAmpHours.getAsDouble() * schools.repair().chargeShare()
+                            : UNKNOWN_GROUP_AMPS;
+            plans.add(
+                    plan(
+                            group,
+                            readings,
+                            goal,
+                            deep ? amps / 2 : amps,
+                            groupAmpHours,
+                            USED_CELL_OHMS / cellsOfGroup,
+                            schools.repair()));
+        }
+        return plans;
+    }
+
+    /// About 0.2 V under the limit, and never over the level of the groups it is to join.
+    private static double setVolts(
+            PackReadings readings, Diagnosis diagnosis, RepairPolicy policy) {
+        double careful = readings.chemistry().chargeLimitVolts() - policy.setPointUnderLimitVolts();
+        return switch (diagnosis.signature()) {
+            case LOW_GROUP ->
+                    Math.min(careful, GroupLevels.expectedVolts(readings.groupVolts(), policy));
+            case DRIFTED ->
+                    Math.min(
+                            careful,
+                            readings.groupVolts().stream()
+                                    .mapToDouble(Double::doubleValue)
+                                    .max()
+                                    .orElse(careful));
+            default -> careful;
+        };
+    }
+
+    private static RepairPlan plan(
+            int group,
+            PackReadings readings,
+            double setVolts,
+            double limitAmps,
+            OptionalDouble groupAmpHours,
+            double ohms,
+            RepairPolicy policy) {
+        OptionalDouble ampHours = OptionalDouble.empty();
+        OptionalDouble bulk = OptionalDouble.empty();
+        OptionalDouble taper = OptionalDouble.empty();
+        if (groupAmpHours.isPresent()) {
+            RestCurve curve = RestCurve.of(readings.chemistry());
+            double from = curve.share(readings.volts(group));
+            double bulkEnd = Math.max(from, curve.share(setVolts - limitAmps * ohms));
+            double capacity = groupAmpHours.getAsDouble();
+            double timeConstantHours = ohms * capacity / curve.slopeVolts(bulkEnd);
+            double taperAmpHours = timeConstantHours * limitAmps * (1 - STOP_SHARE);
+            double bulkAmpHours = (bulkEnd - from) * capacity;
+            ampHours = OptionalDouble.of(bulkAmpHours + taperAmpHours);
+            bulk = OptionalDouble.of(bulkAmpHours / limitAmps);
+            taper = OptionalDouble.of(timeConstantHours * Math.log(1 / STOP_SHARE));
+        }
+        return new RepairPlan(
+                group,
+                readings.volts(group),
+                setVolts,
+                limitAmps,
+                limitAmps * STOP_SHARE,
+                ampHours,
+                bulk,
+                taper,
+                policy.restHours(),
+                setVolts - policy.passDropVolts());
+    }
+
+    /// Whether a group that was brought up held its charge.
+    public enum Hold {
+        /// The wait is not over.
+        WAITS,
+        /// The wait is over, it is to be read again.
+        DUE,
+        HELD,
+        FELL
+    }
+
+    /// When a charged group is to be read again.
+    public static Instant dueAt(DonorRecord.Charge charge, RepairPolicy policy) {
+        return charge.at().plus(Duration.ofSeconds(Math.round(policy.restHours() * 3600)));
+    }
+
+    /// Whether a charged group held, by the first reading after the wait; an earlier one tells only
+    /// when it is bad already.
+    public static Judged<Hold> hold(DonorRecord.Charge charge, RepairPolicy policy, Instant now) {
+        Instant due = dueAt(charge, policy);
+        for (DonorRecord.Reading reading : charge.readAgain()) {
+            double drop = charge.volts() - reading.volts();
+            boolean fell = drop > policy.passDropVolts() + 1e-9;
+            if (reading.at().isBefore(due) && !fell) continue;
+            return Judged.because(
+                    fell ? Hold.FELL : Hold.HELD,
+                    new Reason(Rule.HELD, drop, policy.passDropVolts(), "Group " + charge.group()));
+        }
+        return new Judged<>(now.isBefore(due) ? Hold.WAITS : Hold.DUE, List.of());
+    }
+}

@@ -1,0 +1,37 @@
+package pentacell.core.intake;
+
+import java.util.ArrayList;
+import java.util.List;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.school.BandPolicy;
+import pentacell.core.school.IntakeVerdict;
+
+/// A cell whose verdict by first voltage changes with the school.
+///
+/// @param cell the cell
+/// @param before its verdict so far
+/// @param after its verdict under the other school
+public record SchoolChange(CellId cell, IntakeVerdict before, IntakeVerdict after) {
+
+    /// What changes when other bands are put in force for their chemistry.
+    public static List<SchoolChange> of(WorkshopState state, BandPolicy next) {
+        BandPolicy now = state.schools().bands(next.chemistry());
+        List<SchoolChange> changes = new ArrayList<>();
+        for (Cell cell : state.cells().values()) {
+            boolean isConcerned =
+                    cell.firstVolts().isPresent()
+                            && state.modelOf(cell).map(CellModel::chemistry).orElse(Chemistry.NMC)
+                                    == next.chemistry();
+            if (!isConcerned) continue;
+            double volts = cell.firstVolts().getAsDouble();
+            IntakeVerdict before = Triage.judge(volts, now).verdict();
+            IntakeVerdict after = Triage.judge(volts, next).verdict();
+            if (before != after) changes.add(new SchoolChange(cell.id(), before, after));
+        }
+        return changes;
+    }
+}

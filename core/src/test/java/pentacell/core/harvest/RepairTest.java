@@ -1,0 +1,148 @@
+package pentacell.core.harvest;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.Journal;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.circuit.RestCurve;
+import pentacell.core.donor.Donor;
+import pentacell.core.fact.DonorFact;
+import pentacell.core.fact.DonorRecord;
+import pentacell.core.fact.Fact;
+import pentacell.core.harvest.Repair.Hold;
+import pentacell.core.school.RepairPolicy;
+import pentacell.core.school.Schools;
+
+final class RepairTest {
+
+    @Test
+    void theLowGroupIsBroughtUpToAboutTwoTenthsUnderTheLimitAtATenthOfItsCapacity() {
+        RepairPlan plan = plans("4.05 3.40 4.05", OptionalDouble.of(4.4), 2).get(0);
+        assertEquals(2, plan.group());
+        // 4.0 V, 0.1 C, 24 h, a few 10 mV: common practice
+        assertEquals(4.0, plan.setVolts(), 1e-9);
+        assertEquals(0.44, plan.limitAmps(), 1e-9);
+        assertEquals(24, plan.restHours());
+        assertEquals(3.97, plan.passVolts(), 1e-9);
+    }
+
+    @Test
+    void theChargeIsTheDifferenceOnTheRestCurve() {
+        RestCurve curve = RestCurve.of(Chemistry.NMC);
+        RepairPlan plan = plans("4.05 3.40 4.05", OptionalDouble.of(4.4), 2).get(0);
+        double whole = (curve.share(4.0) - curve.share(3.40)) * 4.4;
+        // the supply comes off at a tenth of its limit, a little before the group is there
+        assertEquals(whole, plan.ampHours().orElseThrow(), 0.02 * whole);
+        assertTrue(plan.ampHours().orElseThrow() <= whole);
+        double hours = plan.chargeHours().orElseThrow();
+        assertTrue(hours > whole / 0.44 && hours < whole / 0.44 + 1, "took " + hours + " h");
+    }
+
+    @Test
+    void theTaperAgreesWithASimulationOfTheSameGroupStepByStep() {
+        // the group as a rest curve behind a resistance, one second at a time
+        RepairPlan plan = plans("4.05 3.40 4.05", OptionalDouble.of(4.4), 2).get(0);
+        RestCurve curve = RestCurve.of(Chemistry.NMC);
+        double ohms = 0.05;
+        double share = curve.share(3.40);
+        double amps = plan.limitAmps();
+        double seconds = 0;
+        while (amps > plan.stopAmps() && seconds < 1e6) {
+            amps = Math.min(plan.limitAmps(), (plan.setVolts() - curve.volts(share)) / ohms);
+            share += amps / 3600 / 4.4;
+            seconds++;
+        }
+        assertEquals(seconds / 3600, plan.chargeHours().orElseThrow(), 0.05 * seconds / 3600);
+    }
+
+    @ParameterizedTest(name = "{0}: group {1} to {2} V at {3} A")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "3.80 3.40 3.82 | 2 | 3.80 | 0.44", // never over the groups it joins
+                "3.90 3.92 2.40 | 3 | 3.90 | 0.22", // under the normal band twice as gently
+                "2.40 2.42 2.41 | 1 | 4.00 | 0.22",
+                "4.10 3.98 3.87 | 3 | 4.00 | 0.44"
+            })
+    void thePlanKeepsToTheOthersAndIsGentleWithTheDeep(
+            String volts, int group, double setVolts, double amps) {
+        RepairPlan plan =
+                plans(volts, OptionalDouble.of(4.4), 2).stream()
+                        .filter(each -> each.group() == group)
+                        .findFirst()
+                        .orElseThrow(() -> new AssertionError("no plan for group " + group));
+        assertEquals(setVolts, plan.setVolts(), 1e-9);
+        assertEquals(amps, plan.limitAmps(), 1e-9);
+    }
+
+    @Test
+    void withoutACapacityTheTimeIsNotInvented() {
+        RepairPlan plan = plans("4.05 3.40 4.05", OptionalDouble.empty(), 1).get(0);
+        assertEquals(0.5, plan.limitAmps());
+        assertTrue(plan.chargeHours().isEmpty() && plan.ampHours().isEmpty());
+    }
+
+    @Test
+    void whatIsNotAdvisedHasNoPlan() {
+        assertEquals(List.of(), plans("3.90 3.92 0.40", OptionalDouble.of(4.4), 2));
+        assertEquals(List.of(), plans("3.90 4.40 3.91", OptionalDouble.of(4.4), 2));
+    }
+
+    @ParameterizedTest(name = "after {0} h at {1} V: {2}")
+    // a drop of a few 10 mV at most in 24 h: common practice
+    @CsvSource({
+        "2, 3.990, WAITS",
+        "2, 3.900, FELL", // that bad needs no waiting
+        "24, 3.970, HELD",
+        "25, 3.969, FELL",
+        "30, 4.001, HELD"
+    })
+    void aGroupHoldsOrFallsByItsReadingAfterTheWait(int hours, double volts, Hold hold) {
+        DonorRecord.Charge charge = charged(hours, volts);
+        Instant now = charge.readAgain().get(0).at();
+        assertEquals(hold, Repair.hold(charge, RepairPolicy.REPAIR_FIRST, now).verdict());
+    }
+
+    @Test
+    void aGroupNotReadAgainIsDueWhenTheWaitIsOver() {
+        DonorRecord.Charge charge = new DonorRecord.Charge(2, 4.0, Journal.BEGIN, List.of());
+        Instant due = Repair.dueAt(charge, RepairPolicy.REPAIR_FIRST);
+        assertEquals(Duration.ofHours(24), Duration.between(Journal.BEGIN, due));
+        RepairPolicy policy = RepairPolicy.REPAIR_FIRST;
+        assertEquals(Hold.WAITS, Repair.hold(charge, policy, due.minusSeconds(1)).verdict());
+        assertEquals(Hold.DUE, Repair.hold(charge, policy, due).verdict());
+    }
+
+    private static DonorRecord.Charge charged(int hours, double volts) {
+        TreeMap<Integer, Double> again = new TreeMap<>();
+        again.put(2, volts);
+        return new Journal()
+                .log(new Fact.DonorAdded(Donor.of("K01", "", "", "")))
+                .log(new DonorFact.GroupCharged("K01", 2, 4.0))
+                .wait(Duration.ofHours(hours))
+                .log(new DonorFact.GroupsRead("K01", again))
+                .state()
+                .donorRecord("K01")
+                .orElseThrow()
+                .charges()
+                .get(0);
+    }
+
+    private static List<RepairPlan> plans(String volts, OptionalDouble ampHours, int cells) {
+        PackReadings readings =
+                PackReadings.of(
+                        Chemistry.NMC,
+                        java.util.Arrays.stream(volts.split(" ")).map(Double::valueOf).toList());
+        return Repair.plans(
+                readings, Diagnose.pack(readings, Schools.USUAL), ampHours, cells, Schools.USUAL);
+    }
+}

@@ -1,0 +1,199 @@
+package pentacell.core.intake;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.Journal;
+import pentacell.core.cell.Blemish;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.TestConditions;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.grade.GradePolicy;
+import pentacell.core.grade.Grader;
+import pentacell.core.grade.JudgedStock;
+import pentacell.core.grade.Standing;
+import pentacell.core.school.BandPolicy;
+import pentacell.core.school.IntakeVerdict;
+
+final class AfterFirstLookTest {
+    private static final CellId DEEP = new CellId("A01-02");
+
+    @ParameterizedTest(name = "{0} V: {1} A, until {2} V, hold {3} days")
+    // 1 A or half of capacity, slow 0.2 to 0.5 A up to 3.0 V, hold 7 and 21 days: common practice
+    @CsvSource({"3.7, 1.0, , 7", "2.9, 0.22, 3.0, 7", "2.2, 0.2, 3.0, 21"})
+    void theVerdictSaysWhatHappensNext(double volts, double amps, Double until, int days) {
+        WorkshopState state = workshop().cell("A01-09", "Quill Q22", "", volts).state();
+        WaitingForTest waiting = last(WaitingForTest.of(state));
+        assertEquals(amps, waiting.instruction().chargeAmps().orElseThrow(), 1e-9);
+        assertEquals(until == null, waiting.instruction().slowUntilVolts().isEmpty());
+        if (until != null)
+            assertEquals(until, waiting.instruction().slowUntilVolts().orElseThrow());
+        assertEquals(days, waiting.instruction().holdDays());
+        assertTrue(waiting.words().contains("hold"), waiting.words());
+    }
+
+    @Test
+    void whatIsOutOrMeasuredOrLetThroughByHandIsKnownToTheWaitingList() {
+        Journal journal = workshop();
+        assertEquals(List.of("A01-01", "A01-02"), waiting(journal));
+        journal.log(
+                new CellFact.CapacityMeasured(
+                        new CellId("A01-01"), 2000, TestConditions.NOT_STATED));
+        journal.log(new CellFact.BlemishesSeen(DEEP, EnumSet.of(Blemish.LEAK)));
+        assertEquals(List.of(), waiting(journal));
+        journal.log(
+                new CellFact.CellDecided(
+                        new CellId("A01-03"), CellFact.Decision.USE, "my own experiment"));
+        WaitingForTest byHand = last(WaitingForTest.of(journal.state()));
+        assertEquals(IntakeVerdict.SLOW_CHARGE_WATCHED, byHand.instruction().verdict());
+    }
+
+    @Test
+    void anotherSchoolSaysWhichCellsChange() {
+        WorkshopState state = workshop().state();
+        assertEquals(
+                List.of(
+                        new SchoolChange(
+                                DEEP, IntakeVerdict.SLOW_CHARGE_WATCHED, IntakeVerdict.RECYCLE)),
+                SchoolChange.of(state, BandPolicy.STRICT_NMC));
+        assertEquals(
+                List.of(), SchoolChange.of(state, BandPolicy.STRICT_LFP), "of its chemistry only");
+    }
+
+    @Test
+    void aSchoolRejudgesAllButTheRescuedMarkStaysForLife() {
+        Journal journal = workshop();
+        journal.log(new CellFact.CapacityMeasured(DEEP, 2000, TestConditions.NOT_STATED));
+        journal.log(new CellFact.VoltageRead(DEEP, 4.18));
+        assertEquals(Standing.RESCUED, standing(journal, DEEP));
+        JudgedStock before = JudgedStock.of(journal.state());
+        journal.log(new Fact.BandsChosen(BandPolicy.STRICT_NMC));
+        assertEquals(Standing.OUT, before.after(journal.state()).standing(DEEP));
+        journal.log(new Fact.BandsChosen(BandPolicy.RESCUE_NMC));
+        // the rescue school charges it slowly without more ado; the mark does not go
+        assertEquals(Standing.RESCUED, standing(journal, DEEP));
+        Cell cell = journal.state().cell(DEEP).orElseThrow();
+        assertTrue(Grader.isRescued(cell, journal.state().modelOf(cell)));
+    }
+
+    @Test
+    void aSchoolOfOnesOwnIsKeptBesideThoseThatComeWithTheProgram() {
+        BandPolicy own = BandPolicy.USUAL_NMC.copy("as in our shed");
+        WorkshopState state = workshop().log(new Fact.BandsChosen(own)).state();
+        assertEquals(own, state.schools().bands(Chemistry.NMC));
+        assertEquals(4, state.schools().choices(Chemistry.NMC).size());
+        assertEquals(3, state.schools().choices(Chemistry.LFP).size());
+    }
+
+    @ParameterizedTest(name = "{0} V as {1}: {2}")
+    // 3.2 V class rests at 3.2 to 3.35 V: common practice
+    @CsvSource({
+        "3.31, Quill Q22, true",
+        "3.70, Quill Q22, false",
+        "3.05, Quill Q22, false",
+        "3.85, Bramfer, true",
+        "3.33, Bramfer, false"
+    })
+    void aCellOfAnotherChemistryShowsByItsRestingVoltage(
+            double volts, String model, boolean isOdd) {
+        Journal journal =
+                new Journal()
+                        .model("Quill Q22", Chemistry.NMC, 2100)
+                        .model("Bramfer", Chemistry.LFP, 1500);
+        double rest = model.equals("Bramfer") ? 3.29 : 3.71;
+        for (int i = 1; i <= 4; i++) journal.cell("A01-0" + i, model, "", rest + 0.004 * i);
+        journal.cell("A01-05", model, "", volts);
+        assertEquals(
+                isOdd ? List.of(new CellId("A01-05")) : List.of(),
+                LookTwice.of(journal.state()).stream().map(LookTwice.Suspicion::cell).toList());
+    }
+
+    @Test
+    void aCapacityThatFitsAnotherModelNamesIt() {
+        Journal journal = workshop().model("Halvorn HX34", Chemistry.NMC, 3400);
+        CellId cell = new CellId("A01-01");
+        journal.log(new CellFact.CapacityMeasured(cell, 3100, TestConditions.NOT_STATED));
+        LookTwice.Suspicion odd = LookTwice.of(journal.state()).get(0);
+        assertEquals(cell, odd.cell());
+        assertTrue(odd.reason().sentence().contains("Halvorn HX34"), odd.reason().sentence());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "st, 'sleeve torn, tab stub', false",
+        "A01-01 3.7 l, leak, true",
+        "3.7 56 i, insulator ring missing, false",
+        "A01-01 r d, rust / dent, true"
+    })
+    void blemishesAreTypedInSingleKeys(String line, String chips, boolean isFatal) {
+        QuickLine read = QuickLine.read(line, bench());
+        List<QuickToken> seen =
+                read.tokens().stream()
+                        .filter(token -> token.kind() == QuickToken.Kind.BLEMISHES)
+                        .toList();
+        assertEquals(chips, String.join(" / ", seen.stream().map(QuickToken::chip).toList()));
+        assertEquals(isFatal, seen.stream().anyMatch(token -> token.oddity().isPresent()));
+        assertTrue(read.isComplete());
+        assertFalse(read.readings().isEmpty());
+    }
+
+    private static BenchContext bench() {
+        return new BenchContext() {
+            @Override
+            public Optional<CellId> cellInHand() {
+                return Optional.of(new CellId("A01-01"));
+            }
+
+            @Override
+            public boolean isKnown(CellId cell) {
+                return cell.text().startsWith("A01");
+            }
+
+            @Override
+            public Optional<pentacell.core.cell.CellModel> modelOf(CellId cell) {
+                return Optional.empty();
+            }
+
+            @Override
+            public java.util.OptionalDouble lastMilliampHours(CellId cell) {
+                return java.util.OptionalDouble.empty();
+            }
+        };
+    }
+
+    private static Standing standing(Journal journal, CellId id) {
+        WorkshopState state = journal.state();
+        Cell cell = state.cell(id).orElseThrow();
+        return Grader.judge(cell, state.modelOf(cell), state.schools(), GradePolicy.USUAL)
+                .verdict();
+    }
+
+    private static List<String> waiting(Journal journal) {
+        return WaitingForTest.of(journal.state()).stream()
+                .map(each -> each.cell().id().text())
+                .toList();
+    }
+
+    private static <T> T last(List<T> list) {
+        return list.get(list.size() - 1);
+    }
+
+    private static Journal workshop() {
+        return new Journal()
+                .model("Quill Q22", Chemistry.NMC, 2200)
+                .cell("A01-01", "Quill Q22", "", 3.7)
+                .cell("A01-02", "Quill Q22", "", 2.2)
+                .cell("A01-03", "Quill Q22", "", 0.6);
+    }
+}
