@@ -16,6 +16,8 @@ import picocli.CommandLine.Command;
             OpenCommand.class,
             ShotsCommand.class,
             MatchCommand.class,
+            DiagnoseCommand.class,
+            TriageCommand.class,
             LotCommand.class
         },
         footer = {
@@ -35,10 +37,13 @@ public final class Main implements Runnable {
     }
 
     static int run(String... arguments) {
+        return commandLine().execute(arguments);
+    }
+
+    static CommandLine commandLine() {
         return new CommandLine(new Main())
                 .setCaseInsensitiveEnumValuesAllowed(true)
-                .setExecutionExceptionHandler(Main::faultOfOurs)
-                .execute(arguments);
+                .setExecutionExceptionHandler(Main::faultOfOurs);
     }
 
     private static int faultOfOurs(

@@ -1,0 +1,118 @@
+package pentacell.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.intake.Triage;
+import pentacell.core.judgement.Judged;
+import pentacell.core.school.BandPolicy;
+import pentacell.core.school.IntakeVerdict;
+import pentacell.workshop.exchange.CellCsv;
+import pentacell.workshop.exchange.CellRow;
+import pentacell.workshop.exchange.CellTable;
+import pentacell.workshop.exchange.SafeCsv;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/// Judges cells by their first voltage.
+@Command(
+        name = "triage",
+        mixinStandardHelpOptions = true,
+        sortOptions = false,
+        description = "Judges the cells of a table by their first voltage.",
+        footer = {
+            "",
+            "CELLS.csv has at least cell_id and voltage_v, and may have chemistry (nmc or lfp).",
+            "Verdicts: normal, slow-charge, slow-charge-watched, recycle, reject.",
+            "",
+            "Example:",
+            "  ./pentacell triage --cells CELLS.csv --school strict --out V.csv"
+        })
+final class TriageCommand implements Callable<Integer> {
+    @CommandLine.Spec
+    private CommandLine.Model.CommandSpec spec = CommandLine.Model.CommandSpec.create();
+
+    @Option(
+            names = "--cells",
+            required = true,
+            paramLabel = "CELLS.csv",
+            description = "table of cells")
+    private Path cells = Path.of("");
+
+    @Option(
+            names = "--school",
+            defaultValue = "usual",
+            paramLabel = "SCHOOL",
+            description = "strict, usual (default) or rescue")
+    private String school = "usual";
+
+    @Option(
+            names = "--skip-bad-lines",
+            description = "take the good lines of a table that has bad ones")
+    private boolean skipBadLines;
+
+    @Option(
+            names = "--out",
+            paramLabel = "V.csv",
+            description = "where cell_id,verdict,reason go; else standard output")
+    private @Nullable Path out;
+
+    @Override
+    public Integer call() throws IOException {
+        int index =
+                switch (school.toLowerCase(Locale.ROOT)) {
+                    case "strict" -> 0;
+                    case "usual" -> 1;
+                    case "rescue" -> 2;
+                    default ->
+                            throw new CommandLine.ParameterException(
+                                    spec.commandLine(),
+                                    "--school must be strict, usual or rescue, was " + school);
+                };
+        CellTable table = CellCsv.read(cells);
+        PrintWriter errors = spec.commandLine().getErr();
+        List<List<String>> lines = new ArrayList<>();
+        int bad = table.problems().size();
+        table.problems().forEach(problem -> errors.println(problem.text()));
+        for (CellRow row : table.rows()) {
+            if (row.volts().isEmpty()) {
+                bad++;
+                errors.println(
+                        new CellTable.Problem(
+                                        table.fileName(),
+                                        row.line(),
+                                        "cell " + row.id() + " has no voltage, expected voltage_v")
+                                .text());
+                continue;
+            }
+            BandPolicy policy =
+                    BandPolicy.shipped(row.chemistry().orElse(Chemistry.NMC)).get(index);
+            Judged<IntakeVerdict> judged = Triage.judge(row.volts().getAsDouble(), policy);
+            lines.add(
+                    List.of(
+                            row.id().text(),
+                            judged.verdict().code(),
+                            judged.reasons().get(0).sentence().replace('\u00a0', ' ')));
+        }
+        if (lines.isEmpty() || bad > 0 && !skipBadLines) {
+            if (!lines.isEmpty())
+                errors.printf(
+                        "%d good lines; --skip-bad-lines takes them without the bad ones%n",
+                        lines.size());
+            return Exit.UNREADABLE_INPUT;
+        }
+        String csv = SafeCsv.text(List.of("cell_id", "verdict", "reason"), lines);
+        PrintWriter output = spec.commandLine().getOut();
+        if (out != null) SafeCsv.write(out, csv);
+        else output.print(csv);
+        output.flush();
+        return Exit.DONE;
+    }
+}
