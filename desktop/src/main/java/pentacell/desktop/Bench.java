@@ -5,7 +5,9 @@ import java.util.List;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Frame;
+import pentacell.desktop.frame.Settings;
 import pentacell.desktop.frame.Station;
+import pentacell.desktop.harvest.HarvestStation;
 import pentacell.desktop.intake.IntakeStation;
 import pentacell.desktop.match.MatchStation;
 import pentacell.desktop.stock.StockStation;
@@ -13,22 +15,30 @@ import pentacell.desktop.stock.StockStation;
 /// The whole interface, put together: the desk, its stations, the frame around them.
 ///
 /// @param desk what the stations share
+/// @param harvest the Harvest station
 /// @param intake the Intake station
 /// @param stock the Stock station
 /// @param match the Match station
 /// @param frame the window's content
 public record Bench(
-        Desk desk, IntakeStation intake, StockStation stock, MatchStation match, Frame frame) {
+        Desk desk,
+        HarvestStation harvest,
+        IntakeStation intake,
+        StockStation stock,
+        MatchStation match,
+        Frame frame) {
 
     /// Puts a bench together; on the UI thread.
-    public static Bench create(FileAsk files, Clock clock) {
-        Desk desk = new Desk();
-        IntakeStation intake = new IntakeStation(desk);
+    public static Bench create(FileAsk files, Clock clock, Settings settings) {
+        Desk desk = new Desk(clock, settings);
+        HarvestStation harvest = new HarvestStation(desk, files);
+        IntakeStation intake = new IntakeStation(desk, files);
         StockStation stock = new StockStation(desk);
         MatchStation match = new MatchStation(desk, files);
-        List<Station> stations = List.of(intake, stock, match);
+        List<Station> stations = List.of(harvest, intake, stock, match);
         return new Bench(
                 desk,
+                harvest,
                 intake,
                 stock,
                 match,

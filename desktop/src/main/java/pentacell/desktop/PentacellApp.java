@@ -1,5 +1,6 @@
 package pentacell.desktop;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Optional;
@@ -7,6 +8,7 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
+import pentacell.desktop.frame.Settings;
 import pentacell.desktop.theme.Theme;
 
 /// The desktop program. Its one argument is the workshop file to open; without one it begins with
@@ -22,7 +24,7 @@ public final class PentacellApp extends Application {
     @Override
     public void start(Stage stage) {
         Theme.loadFonts();
-        Bench made = Bench.create(new StageFileAsk(stage), Clock.systemUTC());
+        Bench made = Bench.create(new StageFileAsk(stage), Clock.systemUTC(), Settings.ofPerson());
         bench = made;
         stage.setScene(made.frame().scene());
         stage.titleProperty()
@@ -33,11 +35,15 @@ public final class PentacellApp extends Application {
         stage.setMinWidth(960);
         stage.setMinHeight(600);
         stage.show();
-        if (getParameters().getRaw().isEmpty())
+        Optional<Path> last =
+                made.desk().settings().get("last-workshop").map(Path::of).filter(Files::exists);
+        if (!getParameters().getRaw().isEmpty())
+            made.frame().open(Path.of(getParameters().getRaw().get(0)));
+        else if (last.isPresent()) made.frame().open(last.get());
+        else
             made.desk()
                     .say(
                             "No workshop is open: New workshop or Open workshop, in the menu on the left above.");
-        else made.frame().open(Path.of(getParameters().getRaw().get(0)));
     }
 
     @Override

@@ -19,6 +19,7 @@ import javax.imageio.ImageIO;
 import org.slf4j.LoggerFactory;
 import pentacell.core.cell.CellId;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Settings;
 import pentacell.desktop.theme.Theme;
 
 /// Takes the pictures of the handbook: each main view, from a workshop file, in both themes.
@@ -56,7 +57,7 @@ public final class Shots extends Application {
     public void start(Stage stage) {
         Theme.loadFonts();
         Map<String, String> named = getParameters().getNamed();
-        Bench bench = Bench.create(NOBODY_TO_ASK, Clock.systemUTC());
+        Bench bench = Bench.create(NOBODY_TO_ASK, Clock.systemUTC(), Settings.forNow());
         stage.setScene(bench.frame().scene());
         stage.setWidth(Integer.parseInt(named.getOrDefault("width", "1280")));
         stage.setHeight(Integer.parseInt(named.getOrDefault("height", "800")));
@@ -81,8 +82,14 @@ public final class Shots extends Application {
             this.folder = folder;
             this.shots =
                     List.of(
+                            shot("harvest-paper", Theme.PAPER, this::harvest),
+                            shot("harvest-shed", Theme.SHED, this::harvest),
+                            shot("teardown-paper", Theme.PAPER, this::teardown),
+                            shot("yield-paper", Theme.PAPER, this::yieldAndCost),
                             shot("intake-paper", Theme.PAPER, this::intake),
                             shot("intake-shed", Theme.SHED, this::intake),
+                            shot("to-test-paper", Theme.PAPER, () -> list("To test")),
+                            shot("schools-shed", Theme.SHED, () -> list("Schools")),
                             shot("stock-paper", Theme.PAPER, this::stock),
                             shot("stock-shed", Theme.SHED, this::stock),
                             new Shot(
@@ -102,8 +109,31 @@ public final class Shots extends Application {
             return new Shot(name, theme, prepare, () -> true);
         }
 
+        private void harvest() {
+            bench.frame().go(bench.harvest());
+            bench.desk().selectDonor("LD08");
+            bench.harvest().showPane("Repair or harvest");
+        }
+
+        private void teardown() {
+            bench.frame().go(bench.harvest());
+            bench.desk().selectDonor("HB06");
+            bench.harvest().showPane("Teardown");
+        }
+
+        private void yieldAndCost() {
+            bench.frame().go(bench.harvest());
+            bench.harvest().showPane("Yield and cost");
+        }
+
+        private void list(String name) {
+            bench.frame().go(bench.intake());
+            bench.intake().showList(name);
+        }
+
         private void intake() {
             bench.frame().go(bench.intake());
+            bench.intake().showList("Tray");
             bench.desk().select(new CellId("LD04-03"));
             if (bench.frame().scene().lookup("#quick-line") instanceof TextField line) {
                 line.setText("HB05-12 3,68 156 2143");
@@ -140,9 +170,10 @@ public final class Shots extends Application {
             }
             Shot shot = shots.get(next);
             if (!isPrepared) {
+                // first, or a view that cannot be shown would be tried for ever
+                isPrepared = true;
                 bench.frame().dress(shot.theme());
                 shot.prepare().run();
-                isPrepared = true;
                 waited = 0;
                 return;
             }

@@ -18,6 +18,7 @@ import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 import pentacell.core.fact.WorkshopState;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Settings;
 import pentacell.desktop.theme.Theme;
 import pentacell.workshop.demo.TarnHollow;
 import pentacell.workshop.logbook.Logbook;
@@ -38,7 +39,7 @@ final class BenchFixture implements AutoCloseable {
                         30_000,
                         () -> {
                             Theme.loadFonts();
-                            Bench made = Bench.create(files, Clock.systemUTC());
+                            Bench made = Bench.create(files, Clock.systemUTC(), Settings.forNow());
                             stage.setScene(made.frame().scene());
                             stage.setWidth(width);
                             stage.setHeight(height);

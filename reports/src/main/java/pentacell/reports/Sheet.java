@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 
 /// A page to write on, measured in points from its top left corner.
@@ -15,7 +16,11 @@ final class Sheet implements AutoCloseable {
     private final PDPageContentStream ink;
 
     Sheet(PDDocument document, Paper paper) throws IOException {
-        page = new PDPage(paper.size());
+        this(document, paper.size());
+    }
+
+    Sheet(PDDocument document, PDRectangle size) throws IOException {
+        page = new PDPage(size);
         document.addPage(page);
         ink = new PDPageContentStream(document, page);
     }
@@ -46,6 +51,42 @@ final class Sheet implements AutoCloseable {
         ink.moveTo(left, height() - y);
         ink.lineTo(right, height() - y);
         ink.stroke();
+    }
+
+    /// A text no wider than there is room: its type gets smaller until it fits.
+    void textWithin(
+            PDFont font, float size, float least, float x, float baseline, float room, String text)
+            throws IOException {
+        float natural = width(font, size, printable(font, text));
+        float fitting = natural <= room ? size : Math.max(least, size * room / natural);
+        text(font, fitting, x, baseline, text);
+    }
+
+    /// A text broken into lines at spaces; returns the baseline under the last one.
+    float paragraph(PDFont font, float size, float x, float baseline, float room, String text)
+            throws IOException {
+        StringBuilder line = new StringBuilder();
+        float y = baseline;
+        for (String word : text.split(" ")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && width(font, size, printable(font, longer)) > room) {
+                text(font, size, x, y, line.toString());
+                y += size * 1.35f;
+                line.setLength(0);
+                line.append(word);
+            } else {
+                line.setLength(0);
+                line.append(longer);
+            }
+        }
+        text(font, size, x, y, line.toString());
+        return y + size * 1.35f;
+    }
+
+    /// A filled rectangle.
+    void fill(float left, float top, float width, float height) throws IOException {
+        ink.addRect(left, height() - top - height, width, height);
+        ink.fill();
     }
 
     /// An empty box to tick, or a ticked one.

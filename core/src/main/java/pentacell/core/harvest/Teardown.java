@@ -10,11 +10,14 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.Place;
 import pentacell.core.donor.Arrangement;
 import pentacell.core.donor.Construction;
 import pentacell.core.donor.Donor;
 import pentacell.core.fact.Cell;
+import pentacell.core.fact.CellFact;
 import pentacell.core.fact.WorkshopState;
+import pentacell.core.shelf.Shelf;
 import pentacell.core.unit.Quantity;
 
 /// How a donor is taken apart, in an order that takes the voltage down early (common practice).
@@ -147,5 +150,24 @@ public final class Teardown {
                 .map(Arrangement::cells)
                 .map(all -> Math.max(0, all - named.size()))
                 .orElse(0);
+    }
+
+    /// The facts that give cells of a donor their name, a place while there are any, and what is
+    /// wrong with their cans.
+    ///
+    /// @param ids as many as the outcome has cells
+    public static List<CellFact> named(
+            WorkshopState state, Donor donor, List<CellId> ids, Outcome outcome) {
+        List<Place> places = Shelf.free(state, ids.size());
+        Optional<String> model = Optional.of(donor.cellModel()).filter(state.models()::containsKey);
+        List<CellFact> facts = new ArrayList<>();
+        for (int i = 0; i < ids.size(); i++) {
+            CellId id = ids.get(i);
+            facts.add(new CellFact.CellNamed(id, Optional.of(donor.code()), model));
+            if (i < places.size()) facts.add(new CellFact.CellPlaced(id, places.get(i)));
+            if (!outcome.blemishes().get(i).isEmpty())
+                facts.add(new CellFact.BlemishesSeen(id, outcome.blemishes().get(i)));
+        }
+        return List.copyOf(facts);
     }
 }

@@ -1,5 +1,6 @@
 package pentacell.core.intake;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellModel;
@@ -87,20 +88,23 @@ public record Instruction(
             case RECYCLE -> "tape the ends, into the recycle box";
             case REJECT -> "tape the ends, keep it apart outdoors, hand it in";
             case NORMAL ->
-                    "charge at %s to %s, then capacity and a hold of %d days"
-                            .formatted(
-                                    Quantity.CURRENT.text(chargeAmps.orElse(Double.NaN)),
-                                    Quantity.VOLTAGE.text(chemistry.chargeLimitVolts()),
-                                    holdDays);
-            case SLOW_CHARGE, SLOW_CHARGE_WATCHED ->
-                    "charge at %s up to %s%s, then as usual; hold %d days"
-                            .formatted(
-                                    Quantity.CURRENT.text(chargeAmps.orElse(Double.NaN)),
-                                    Quantity.VOLTAGE.text(slowUntilVolts.orElse(Double.NaN)),
-                                    verdict == IntakeVerdict.SLOW_CHARGE_WATCHED
-                                            ? ", feel it every ten minutes, warm is out"
-                                            : "",
-                                    holdDays);
+                    "%s to %s, capacity, hold %d days"
+                            .formatted(amps(), volts(chemistry.chargeLimitVolts()), holdDays);
+            case SLOW_CHARGE ->
+                    "%s up to %s first, then as usual, hold %d days"
+                            .formatted(amps(), volts(slowUntilVolts.orElse(Double.NaN)), holdDays);
+            case SLOW_CHARGE_WATCHED ->
+                    "%s up to %s, warm is out; as usual, hold %d days"
+                            .formatted(amps(), volts(slowUntilVolts.orElse(Double.NaN)), holdDays);
         };
+    }
+
+    private String amps() {
+        return Quantity.CURRENT.text(chargeAmps.orElse(Double.NaN));
+    }
+
+    /// A setting of a charger, in hundredths.
+    private static String volts(double volts) {
+        return String.format(Locale.ROOT, "%.2f\u00a0V", volts);
     }
 }

@@ -1,15 +1,25 @@
 package pentacell.desktop.frame;
 
+import java.time.Clock;
+import java.time.Instant;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
+import java.util.function.IntConsumer;
+import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import pentacell.core.caution.Caution;
 import pentacell.core.cell.CellId;
 import pentacell.core.fact.Cell;
+import pentacell.core.fact.DonorRecord;
 import pentacell.core.fact.Fact;
 import pentacell.core.fact.Step;
 import pentacell.core.fact.WorkshopState;
@@ -28,6 +38,13 @@ public final class Desk implements AutoCloseable {
             new ReadOnlyObjectWrapper<>(WorkshopState.empty());
     private final ReadOnlyObjectWrapper<Optional<CellId>> selected =
             new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<String>> selectedDonor =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Set<Caution>> cautionsSeen;
+    private final ReadOnlyIntegerWrapper found = new ReadOnlyIntegerWrapper(0);
+    private final Clock clock;
+    private final Settings settings;
+    private IntConsumer goToStation = number -> {};
     private final ReadOnlyObjectWrapper<Optional<Step>> undoStep =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Step>> redoStep =
@@ -37,12 +54,60 @@ public final class Desk implements AutoCloseable {
     private Optional<Logbook> logbook = Optional.empty();
     private volatile JudgedStock judged = JudgedStock.of(WorkshopState.empty());
 
+    public Desk(Clock clock, Settings settings) {
+        this.clock = clock;
+        this.settings = settings;
+        cautionsSeen = new ReadOnlyObjectWrapper<>(CautionStrip.putAway(settings));
+    }
+
+    /// The time by the desk's clock.
+    public Instant now() {
+        return clock.instant();
+    }
+
+    /// What the person has set.
+    public Settings settings() {
+        return settings;
+    }
+
+    /// Goes to a station by its number.
+    public void goTo(int station) {
+        goToStation.accept(station);
+    }
+
+    void onGoTo(IntConsumer go) {
+        goToStation = go;
+    }
+
+    /// The cautions that were seen: notices for good, dangers until the next start.
+    public ReadOnlyObjectProperty<Set<Caution>> cautionsSeenProperty() {
+        return cautionsSeen.getReadOnlyProperty();
+    }
+
+    void cautionSeen(Caution caution) {
+        Set<Caution> seen = EnumSet.of(caution);
+        seen.addAll(cautionsSeen.get());
+        cautionsSeen.set(seen);
+        settings.put(
+                "cautions-seen",
+                seen.stream()
+                        .filter(each -> each.severity() == Caution.Severity.NOTICE)
+                        .map(Caution::name)
+                        .collect(Collectors.joining(",")));
+    }
+
+    void showAllCautions() {
+        cautionsSeen.set(EnumSet.noneOf(Caution.class));
+        settings.put("cautions-seen", "");
+    }
+
     /// Puts a workshop on the desk; the one before is closed.
     public void put(Logbook opened) {
         logbook.ifPresent(Logbook::close);
         logbook = Optional.of(opened);
         fileName.set(String.valueOf(opened.file().getFileName()));
         selected.set(Optional.empty());
+        selectedDonor.set(Optional.empty());
         publish(
                 new Outcome(
                         opened.state(),
@@ -131,11 +196,39 @@ public final class Desk implements AutoCloseable {
 
     /// Selects a cell.
     public void select(CellId cell) {
+        selectedDonor.set(Optional.empty());
         selected.set(Optional.of(cell));
+    }
+
+    /// Selects a cell that somebody looks for: its place shows itself.
+    public void find(CellId cell) {
+        select(cell);
+        found.set(found.get() + 1);
+    }
+
+    /// Counts the times a cell was looked for.
+    public ReadOnlyIntegerProperty foundProperty() {
+        return found.getReadOnlyProperty();
+    }
+
+    /// Selects a donor.
+    public void selectDonor(String code) {
+        selected.set(Optional.empty());
+        selectedDonor.set(Optional.of(code));
+    }
+
+    /// The selected donor as it is now.
+    public Optional<DonorRecord> selectedDonor() {
+        return selectedDonor.get().flatMap(state.get()::donorRecord);
+    }
+
+    public ReadOnlyObjectProperty<Optional<String>> selectedDonorProperty() {
+        return selectedDonor.getReadOnlyProperty();
     }
 
     /// Selects nothing.
     public void selectNothing() {
+        selectedDonor.set(Optional.empty());
         selected.set(Optional.empty());
     }
 

@@ -1,11 +1,20 @@
 package pentacell.desktop.frame;
 
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
+import pentacell.core.fact.DonorRecord;
 import pentacell.core.fact.Pack;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
+import pentacell.core.harvest.Repair;
+import pentacell.core.school.RepairPolicy;
+import pentacell.core.unit.Quantity;
 
 /// What is due next, read off the state.
 ///
@@ -13,11 +22,14 @@ import pentacell.core.grade.Standing;
 /// @param station number of the station it is done at
 public record Due(String words, int station) {
 
+    private static final DateTimeFormatter WHEN =
+            DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
+
     /// Everything due, most pressing first.
-    public static List<Due> of(WorkshopState state, JudgedStock judged) {
+    public static List<Due> of(WorkshopState state, JudgedStock judged, Instant now) {
         int waiting = judged.count(Standing.UNDER_TEST);
         int unknown = judged.count(Standing.UNKNOWN);
-        List<Due> due = new ArrayList<>();
+        List<Due> due = new ArrayList<>(readAgain(state, now));
         for (Pack pack : state.packs().values()) {
             int left = pack.cellCount() - pack.picked().size();
             if (left > 0 && !pack.picked().isEmpty())
@@ -42,6 +54,36 @@ public record Due(String words, int station) {
             if (pack.picked().isEmpty())
                 due.add(new Due(pack.name() + " is matched, ready to pick", 6));
         return List.copyOf(due);
+    }
+
+    /// Groups that were brought up alone and have rested, or will have, earliest first.
+    private static List<Due> readAgain(WorkshopState state, Instant now) {
+        RepairPolicy policy = state.schools().repair();
+        record Waiting(Instant at, Due due) {}
+        List<Waiting> waiting = new ArrayList<>();
+        for (DonorRecord record : state.donorRecords().values())
+            for (DonorRecord.Charge charge : record.charges()) {
+                Repair.Hold hold = Repair.hold(charge, policy, now).verdict();
+                if (hold != Repair.Hold.WAITS && hold != Repair.Hold.DUE) continue;
+                Instant at = Repair.dueAt(charge, policy);
+                String what =
+                        "%s group %d: read again %s, passes at %s"
+                                .formatted(
+                                        record.donor().code(),
+                                        charge.group(),
+                                        hold == Repair.Hold.DUE
+                                                ? "now"
+                                                : "from "
+                                                        + WHEN.format(
+                                                                at.atZone(ZoneId.systemDefault())),
+                                        Quantity.VOLTAGE.text(
+                                                charge.volts() - policy.passDropVolts()));
+                waiting.add(new Waiting(at, new Due(what, 1)));
+            }
+        return waiting.stream()
+                .sorted(Comparator.comparing(Waiting::at))
+                .map(Waiting::due)
+                .toList();
     }
 
     private static String count(int number, String one, String many) {

@@ -27,7 +27,10 @@ final class DueLine extends HBox {
         getChildren().addAll(links, gap, said);
         desk.stateProperty()
                 .subscribe(state ->
-                        show(Due.of(state, desk.judged()), state.cells().isEmpty(), goToStation));
+                        show(
+                                Due.of(state, desk.judged(), desk.now()),
+                                state.cells().isEmpty(),
+                                goToStation));
     }
 
     private void show(List<Due> due, boolean isEmpty, IntConsumer goToStation) {
@@ -37,7 +40,7 @@ final class DueLine extends HBox {
                     .add(
                             new Label(
                                     isEmpty
-                                            ? "Nothing logged yet: begin at Intake"
+                                            ? "Nothing logged yet: begin at Harvest with a donor, or at Intake with a cell"
                                             : "Nothing is due"));
             return;
         }

@@ -12,6 +12,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Place;
+import pentacell.core.donor.Donor;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.WorkshopState;
 
@@ -105,6 +106,15 @@ final class FindOrDo {
         for (Found command : commands.get())
             if (command.words().toLowerCase(Locale.ROOT).contains(wanted)) found.add(command);
         WorkshopState state = desk.state();
+        for (Donor donor : state.donors().values())
+            if ((donor.code() + " " + donor.kind()).toLowerCase(Locale.ROOT).contains(wanted))
+                found.add(
+                        new Found(
+                                donor.code() + "  " + donor.kind(),
+                                () -> {
+                                    desk.goTo(1);
+                                    desk.selectDonor(donor.code());
+                                }));
         for (Cell cell : state.cells().values()) {
             if (found.size() >= MOST) break;
             CellId id = cell.id();
@@ -116,7 +126,7 @@ final class FindOrDo {
                                                 .map(Place::toString)
                                                 .map(place -> "  in " + place)
                                                 .orElse(""),
-                                () -> desk.select(id)));
+                                () -> desk.find(id)));
         }
         return found.subList(0, Math.min(MOST, found.size()));
     }

@@ -20,6 +20,9 @@ import pentacell.workshop.logbook.Opening;
 /// The window's content: path on the left, top bar and due line above, the station in the middle,
 /// the card on the right.
 public final class Frame {
+    /// Intake: where most of the typing is done.
+    private static final int FIRST_SHOWN = 2;
+
     private final Desk desk;
     private final List<Station> stations;
     private final FileAsk files;
@@ -29,9 +32,11 @@ public final class Frame {
     private final PathBar path;
     private final TopBar top;
     private final CardView card;
+    private final DonorCard donorCard;
+    private final StackPane cards = new StackPane();
     private final Scene scene;
-    private Theme theme = Theme.PAPER;
-    private int scale = 100;
+    private Theme theme;
+    private int scale;
     private boolean cardIsShown = true;
 
     /// @param importCells shows a table of cells before it is taken in, at the station that does
@@ -46,20 +51,37 @@ public final class Frame {
         this.files = files;
         this.importCells = importCells;
         this.clock = clock;
+        theme =
+                desk.settings().get("theme").filter(Theme.SHED.name()::equals).isPresent()
+                        ? Theme.SHED
+                        : Theme.PAPER;
+        scale = Theme.rounded(desk.settings().get("scale").orElse("100"));
+        desk.onGoTo(this::goTo);
         path = new PathBar(this.stations, this::go);
         top = new TopBar(desk, new BarActions());
         card = new CardView(desk);
+        donorCard = new DonorCard(desk);
         root.getStyleClass().add("frame");
         root.setLeft(path);
         root.setTop(new VBox(top, new DueLine(desk, this::goTo)));
-        root.setRight(card);
+        root.setRight(cards);
+        cards.getChildren().setAll(card, donorCard);
+        desk.selectedDonorProperty()
+                .subscribe(donor -> {
+                    card.setVisible(donor.isEmpty());
+                    donorCard.setVisible(donor.isPresent());
+                });
         FindOrDo find = new FindOrDo(top.find(), desk, this::commands);
         scene = new Scene(new StackPane(root, find.overlay()), 1280, 800);
         theme.applyTo(scene);
         Theme.scale(scene, scale);
         find.attach();
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
-        go(this.stations.get(0));
+        go(
+                this.stations.stream()
+                        .filter(station -> station.number() == FIRST_SHOWN)
+                        .findFirst()
+                        .orElse(this.stations.get(0)));
     }
 
     public Scene scene() {
@@ -88,6 +110,17 @@ public final class Frame {
     }
 
     private void onKey(KeyEvent key) {
+        if (key.getCode() == KeyCode.F3) {
+            desk.selectedCell()
+                    .ifPresentOrElse(
+                            cell -> {
+                                goTo(2);
+                                desk.find(cell.id());
+                            },
+                            () -> desk.say("Select a cell first, then F3 shows where it lies."));
+            key.consume();
+            return;
+        }
         if (key.getCode() == KeyCode.F4) {
             toggleCard();
             key.consume();
@@ -129,17 +162,28 @@ public final class Frame {
     private void rescale(int steps) {
         scale = steps == 0 ? 100 : Theme.scaled(scale, steps);
         Theme.scale(scene, scale);
+        desk.settings().put("scale", String.valueOf(scale));
     }
 
     private void toggleCard() {
         cardIsShown = !cardIsShown;
-        root.setRight(cardIsShown ? card : null);
+        root.setRight(cardIsShown ? cards : null);
     }
 
     private List<FindOrDo.Found> commands() {
         List<FindOrDo.Found> commands = new ArrayList<>();
         for (Station station : stations)
             commands.add(new FindOrDo.Found("Go to " + station.name(), () -> go(station)));
+        for (Station station : stations)
+            for (Command command : station.commands())
+                commands.add(
+                        new FindOrDo.Found(
+                                command.words(),
+                                () -> {
+                                    go(station);
+                                    command.action().run();
+                                }));
+        commands.add(new FindOrDo.Found("Show all cautions again", desk::showAllCautions));
         BarActions actions = new BarActions();
         commands.add(new FindOrDo.Found("Import cells from CSV", actions::importCells));
         commands.add(new FindOrDo.Found("New workshop", actions::newWorkshop));
@@ -159,6 +203,7 @@ public final class Frame {
                     switch (opening) {
                         case Opening.Opened opened -> {
                             desk.put(opened.logbook());
+                            desk.settings().put("last-workshop", file.toString());
                             desk.say("");
                         }
                         case Opening.Refused refused -> desk.say(refused.message());
@@ -189,6 +234,7 @@ public final class Frame {
         @Override
         public void changeTheme() {
             dress(theme.other());
+            desk.settings().put("theme", theme.name());
         }
 
         @Override

@@ -1,5 +1,6 @@
 package pentacell.desktop.frame;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
@@ -23,4 +24,9 @@ public interface Station {
 
     /// Puts the caret where the work goes on.
     void enter();
+
+    /// What can be done here from anywhere, through *Find or do*.
+    default List<Command> commands() {
+        return List.of();
+    }
 }

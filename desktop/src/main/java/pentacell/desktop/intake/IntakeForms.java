@@ -7,66 +7,21 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
+import pentacell.core.cell.CellDesignation;
 import pentacell.core.cell.CellFormat;
-import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Tray;
-import pentacell.core.donor.Donor;
 import pentacell.core.fact.Fact;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.Form;
 import pentacell.workshop.demo.TarnHollow;
 
-/// The forms of Intake: a new donor, a new model of cell, a new tray.
+/// The forms of Intake: a new model of cell, a new tray.
 final class IntakeForms {
     private IntakeForms() {}
-
-    static Form donor(Desk desk) {
-        Form form = new Form("donor-form", "Add a donor", "Add donor");
-        TextField code = form.text("donor-code", "Code on the cans", "HB06");
-        TextField kind = form.text("donor-kind", "What it was", "hire-bicycle module");
-        ComboBox<String> model =
-                form.choice(
-                        "donor-model",
-                        "Model of its cells",
-                        List.copyOf(desk.state().models().keySet()));
-        model.getItems().add(0, "not known");
-        desk.stateProperty()
-                .subscribe(state -> {
-                    String chosen = model.getValue();
-                    model.getItems().setAll("not known");
-                    model.getItems().addAll(state.models().keySet());
-                    model.setValue(chosen == null ? "not known" : chosen);
-                });
-        TextField note = form.text("donor-note", "Note", "8S2P, board dead");
-        form.onVerb(() -> {
-            Optional<String> text = form.required(code, "A short code");
-            if (text.isEmpty()) return;
-            Optional<String> problem = CellId.problem(text.get());
-            if (problem.isPresent()) {
-                form.complain("The code " + problem.get() + ".", code);
-                return;
-            }
-            String cellModel = "not known".equals(model.getValue()) ? "" : model.getValue();
-            Donor donor =
-                    Donor.of(text.get(), kind.getText().strip(), cellModel, note.getText().strip());
-            desk.log(
-                    "Add donor " + donor.code(),
-                    List.of(new Fact.DonorAdded(donor)),
-                    () ->
-                            done(
-                                    form,
-                                    "Donor "
-                                            + donor.code()
-                                            + " is on the bench; its cells are "
-                                            + donor.code()
-                                            + "-01 and so on."));
-        });
-        return form;
-    }
 
     static Form model(Desk desk) {
         Form form = new Form("model-form", "Define a model of cell", "Define model");
@@ -100,9 +55,20 @@ final class IntakeForms {
         form.onVerb(() -> {
             Optional<String> text = form.required(name, "A name");
             if (text.isEmpty()) return;
-            Optional<CellFormat> size = CellFormat.parse(format.getText());
+            Optional<CellFormat> size = CellFormat.parseAny(format.getText());
             if (size.isEmpty()) {
-                form.complain("A format has five digits, such as 18650 (18 mm × 65.0 mm).", format);
+                form.complain(
+                        "A format has five digits, such as 18650 (18 mm × 65.0 mm), or is a designation such as ICR19/66.",
+                        format);
+                return;
+            }
+            Optional<Chemistry> designated =
+                    CellDesignation.parse(format.getText()).flatMap(CellDesignation::chemistry);
+            if (designated.filter(each -> each != chemistry.getValue()).isPresent()) {
+                form.complain(
+                        "%s is a designation of the %s; choose that chemistry, or correct the format."
+                                .formatted(format.getText().strip(), designated.get().words()),
+                        format);
                 return;
             }
             OptionalDouble rated = form.number(least, "mAh");

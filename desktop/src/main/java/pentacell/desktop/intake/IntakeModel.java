@@ -14,10 +14,13 @@ import pentacell.core.cell.Place;
 import pentacell.core.cell.Tray;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.CellFact;
+import pentacell.core.fact.CellFact.CellPlaced;
 import pentacell.core.fact.Fact;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.intake.BenchContext;
 import pentacell.core.intake.QuickLine;
+import pentacell.core.school.Schools;
+import pentacell.core.shelf.Shelf;
 import pentacell.desktop.frame.Desk;
 
 /// What Intake knows beside the workshop: which tray is on the bench, which place the hand is at,
@@ -127,6 +130,24 @@ final class IntakeModel {
             }
 
             @Override
+            public double[] neighbourVolts(CellId cell) {
+                Optional<String> donor =
+                        state.cell(cell).flatMap(Cell::donor).or(() -> expectedDonor(cell));
+                return donor.isEmpty()
+                        ? new double[0]
+                        : state.cellsOf(donor.get()).stream()
+                                .filter(other -> !other.id().equals(cell))
+                                .filter(other -> other.firstVolts().isPresent())
+                                .mapToDouble(other -> other.firstVolts().getAsDouble())
+                                .toArray();
+            }
+
+            @Override
+            public Schools schools() {
+                return state.schools();
+            }
+
+            @Override
             public OptionalDouble lastMilliampHours(CellId cell) {
                 return state.cell(cell).map(Cell::milliampHours).orElse(OptionalDouble.empty());
             }
@@ -179,5 +200,37 @@ final class IntakeModel {
                         freePlace(desk.state(), shown, cursor.get())
                                 .or(() -> freePlace(desk.state(), shown, 0))
                                 .map(shown::place));
+    }
+
+    /// Logs moves; the tray they end in is shown.
+    void move(List<CellPlaced> moves, String words, Runnable onLogged, Runnable onFailed) {
+        if (moves.isEmpty()) return;
+        desk.log(
+                words,
+                moves,
+                () -> {
+                    CellPlaced last = moves.get(moves.size() - 1);
+                    desk.find(last.cell());
+                    onLogged.run();
+                },
+                onFailed);
+    }
+
+    /// Moves cells by hand to a place, or to the free places of a tray.
+    void move(List<CellId> cells, Place to) {
+        Optional<List<CellPlaced>> moves = Shelf.move(desk.state(), cells, to);
+        if (moves.isEmpty() || moves.get().isEmpty()) {
+            desk.say(
+                    "%s has no room for %d cells from %s on."
+                            .formatted(to.tray(), cells.size(), to));
+            return;
+        }
+        String what = cells.size() == 1 ? cells.get(0).text() : cells.size() + " cells";
+        move(moves.get(), "Move " + what + " to " + to, () -> {}, () -> {});
+    }
+
+    /// The first free place of a tray.
+    Optional<Place> firstFree(Tray into) {
+        return freePlace(desk.state(), into, 0).map(into::place);
     }
 }

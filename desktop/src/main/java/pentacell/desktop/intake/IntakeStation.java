@@ -1,8 +1,13 @@
 package pentacell.desktop.intake;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.beans.value.ObservableValue;
@@ -20,20 +25,30 @@ import javafx.scene.layout.VBox;
 import pentacell.core.cell.Tray;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.Standing;
+import pentacell.desktop.frame.Command;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.QuickBar;
 import pentacell.desktop.frame.Station;
+import pentacell.desktop.harvest.DonorForm;
 import pentacell.desktop.kit.Form;
 import pentacell.desktop.kit.MarkLegend;
 
 /// Intake: the tray filling with marks as you type, the bands of the school with their counts, the
 /// yield of each donor.
 public final class IntakeStation implements Station {
+    private static final String TRAY = "Tray";
     private static final PseudoClass SHOWN = PseudoClass.getPseudoClass("shown");
 
     private final Desk desk;
     private final IntakeModel model;
     private final BorderPane view = new BorderPane();
-    private final QuickLineBar quickLine;
+    private final QuickBar quickLine;
+    private final FileAsk files;
+    private final FlowPane lists = new FlowPane();
+    private final Map<String, Supplier<Node>> listViews = new LinkedHashMap<>();
+    private final Map<String, Node> made = new HashMap<>();
+    private String shownList = TRAY;
     private final ImportPane importPane;
     private final FlowPane trays = new FlowPane();
     private final Label empty =
@@ -43,21 +58,32 @@ public final class IntakeStation implements Station {
     private final VBox centre = new VBox();
     private Optional<Node> open = Optional.empty();
 
-    public IntakeStation(Desk desk) {
+    public IntakeStation(Desk desk, FileAsk files) {
         this.desk = desk;
+        this.files = files;
         model = new IntakeModel(desk);
-        tray = new TrayView(desk, model);
-        quickLine = new QuickLineBar(desk, model);
+        tray = new TrayView(desk, model, this::trayButtonAt);
+        quickLine =
+                new QuickBar(
+                        desk,
+                        new IntakeLine(desk, model),
+                        "Quick line: cell id, voltage, resistance, capacity");
         importPane = new ImportPane(desk);
         importPane.onClose(this::putAway);
         view.getStyleClass().add("station");
         view.setId("intake");
         trays.getStyleClass().add("trays");
+        desk.foundProperty()
+                .subscribe(count -> {
+                    if (count.intValue() > 0 && !shownList.equals(TRAY)) showList(TRAY);
+                });
         empty.getStyleClass().add("empty");
         empty.setWrapText(true);
         VBox.setVgrow(tray, Priority.ALWAYS);
         centre.getStyleClass().add("station-centre");
-        view.setTop(actions());
+        fillLists();
+        VBox top = new VBox(actions(), lists);
+        view.setTop(top);
         view.setCenter(centre);
         view.setRight(side());
         desk.stateProperty().subscribe(this::showTrays);
@@ -67,7 +93,7 @@ public final class IntakeStation implements Station {
     private Node actions() {
         Map<String, Supplier<Form>> forms =
                 Map.of(
-                        "Add donor", () -> IntakeForms.donor(desk),
+                        "Add donor", () -> DonorForm.create(desk),
                         "Define model", () -> IntakeForms.model(desk),
                         "Add tray", () -> IntakeForms.tray(desk, model));
         HBox row = new HBox(trays);
@@ -78,7 +104,7 @@ public final class IntakeStation implements Station {
             button.setId(verb.toLowerCase(Locale.ROOT).replace(' ', '-'));
             button.setMinWidth(Region.USE_PREF_SIZE);
             button.setOnAction(pressed ->
-                    openForm(forms.getOrDefault(verb, () -> IntakeForms.donor(desk)).get()));
+                    openForm(forms.getOrDefault(verb, () -> DonorForm.create(desk)).get()));
             row.getChildren().add(button);
         }
         return row;
@@ -94,26 +120,100 @@ public final class IntakeStation implements Station {
         return side;
     }
 
+    /// The lists beside the tray, each made when it is first looked at.
+    private void fillLists() {
+        lists.getStyleClass().add("lists");
+        listViews.put(TRAY, () -> tray);
+        listViews.put("To test", () -> new WaitingPane(desk, files));
+        listViews.put("To prepare", () -> new PrepPane(desk));
+        listViews.put("Recycle box", () -> new RecyclePane(desk, files));
+        listViews.put("Look twice", () -> new LookTwicePane(desk));
+        listViews.put("Labels", () -> new LabelPane(desk, files));
+        listViews.put("Schools", () -> new SchoolPane(desk));
+        listViews.put(
+                "Catalogue",
+                () -> new CataloguePane(desk, files, () -> openForm(IntakeForms.model(desk))));
+        for (String name : listViews.keySet()) {
+            Button button = new Button(name);
+            button.setId("list-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
+            button.getStyleClass().add("tray-button");
+            button.setUserData(name);
+            button.setOnAction(pressed -> showList(name));
+            lists.getChildren().add(button);
+        }
+        desk.stateProperty()
+                .subscribe(state ->
+                        desk.compute(() -> ListCounts.of(state, desk.judged()), this::showCounts));
+    }
+
+    private void showCounts(ListCounts counts) {
+        for (Node each : lists.getChildren())
+            if (each instanceof Button button) {
+                String name = String.valueOf(button.getUserData());
+                int count = counts.of(name);
+                button.setText(count > 0 ? name + " " + count : name);
+            }
+    }
+
+    /// Shows one of the lists, or the tray again.
+    public void showList(String name) {
+        shownList = name;
+        open = Optional.empty();
+        arrange();
+        if (name.equals(TRAY)) quickLine.focusField();
+    }
+
+    @Override
+    public List<Command> commands() {
+        List<Command> commands = new ArrayList<>();
+        commands.add(new Command("Define model", () -> openForm(IntakeForms.model(desk))));
+        commands.add(new Command("Add tray", () -> openForm(IntakeForms.tray(desk, model))));
+        for (String name : listViews.keySet())
+            commands.add(new Command("Intake: " + name, () -> showList(name)));
+        return commands;
+    }
+
+    private Optional<Tray> trayButtonAt(double sceneX, double sceneY) {
+        return trays.getChildren().stream()
+                .filter(button ->
+                        button.localToScene(button.getBoundsInLocal()).contains(sceneX, sceneY))
+                .map(button -> desk.state().trays().get(String.valueOf(button.getUserData())))
+                .filter(Objects::nonNull)
+                .findFirst();
+    }
+
     private void showTrays(WorkshopState state) {
         Optional<Tray> shown = model.trayProperty().get();
         trays.getChildren().clear();
         for (Tray each : state.trays().values()) {
             Button button = new Button(each.name());
             button.setId("tray-" + each.name());
+            button.setUserData(each.name());
             button.getStyleClass().add("tray-button");
             button.pseudoClassStateChanged(SHOWN, shown.equals(Optional.of(each)));
-            button.setOnAction(pressed -> model.showTray(each));
+            button.setOnAction(pressed -> {
+                shownList = TRAY;
+                model.showTray(each);
+                arrange();
+            });
             trays.getChildren().add(button);
         }
         arrange();
     }
 
     private void arrange() {
-        Node main = model.trayProperty().get().isPresent() ? tray : empty;
+        Node main =
+                shownList.equals(TRAY)
+                        ? model.trayProperty().get().isPresent() ? tray : empty
+                        : made.computeIfAbsent(
+                                shownList, name -> listViews.getOrDefault(name, () -> tray).get());
+        VBox.setVgrow(main, Priority.ALWAYS);
         centre.getChildren().clear();
         open.ifPresent(centre.getChildren()::add);
         // an import needs the room
         if (open.isEmpty() || !open.get().equals(importPane)) centre.getChildren().add(main);
+        for (Node each : lists.getChildren())
+            each.pseudoClassStateChanged(SHOWN, shownList.equals(each.getUserData()));
     }
 
     private void openForm(Form form) {

@@ -1,7 +1,10 @@
 package pentacell.desktop.intake;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
@@ -23,11 +26,22 @@ final class TrayView extends StackPane {
 
     private final Desk desk;
     private final IntakeModel model;
+    private final TrayFinder finder;
     private final PlotSurface surface = new PlotSurface(this::paint);
+    private final Flash flash = new Flash(surface::repaint);
+    private int anchor;
+    private Optional<Integer> dropAt = Optional.empty();
+    private boolean isDragging;
 
-    TrayView(Desk desk, IntakeModel model) {
+    /// Finds the button of a tray under the pointer.
+    interface TrayFinder {
+        Optional<Tray> trayAt(double sceneX, double sceneY);
+    }
+
+    TrayView(Desk desk, IntakeModel model, TrayFinder finder) {
         this.desk = desk;
         this.model = model;
+        this.finder = finder;
         setId("tray");
         getStyleClass().add("tray");
         setAccessibleRole(AccessibleRole.TABLE_VIEW);
@@ -35,11 +49,22 @@ final class TrayView extends StackPane {
         setFocusTraversable(true);
         getChildren().add(surface);
         setOnMousePressed(this::onPress);
+        setOnMouseDragged(this::onDrag);
+        setOnMouseReleased(this::onRelease);
+        desk.foundProperty()
+                .subscribe(count -> {
+                    if (count.intValue() > 0) flash.begin();
+                });
         setOnKeyPressed(this::onKey);
         desk.stateProperty().subscribe(state -> surface.repaint());
         desk.selectedProperty().subscribe(selected -> surface.repaint());
         model.trayProperty().subscribe(tray -> surface.repaint());
-        model.cursorProperty().subscribe(cursor -> surface.repaint());
+        model.cursorProperty()
+                .subscribe(cursor -> {
+                    // a hand that moves by typing leaves no range behind
+                    if (!isFocused()) anchor = cursor;
+                    surface.repaint();
+                });
     }
 
     /// How the places lie on the surface.
@@ -108,11 +133,32 @@ final class TrayView extends StackPane {
             paintPlace(pen, grid, i, here.flatMap(desk.state()::cell), isSelected);
         }
         int cursor = model.cursorProperty().get();
+        for (int i = Math.min(anchor, cursor); i <= Math.max(anchor, cursor); i++)
+            if (i != cursor && i < tray.size()) frame(pen, grid, i, 1);
+        frame(pen, grid, cursor, 2);
+        dropAt.ifPresent(place -> {
+            pen.dashes(5, 4);
+            frame(pen, grid, place, 3);
+            pen.dashes();
+        });
+        if (flash.isOn()) {
+            pen.fill(
+                    Hue.FOCUS,
+                    0.35,
+                    grid.x(cursor) + 1,
+                    grid.y(cursor) + 1,
+                    grid.cellWidth() - 2,
+                    grid.cellHeight() - 2);
+            frame(pen, grid, cursor, 5);
+        }
+    }
+
+    private static void frame(Pen pen, Grid grid, int index, double lineWidth) {
         pen.frame(
                 Hue.FOCUS,
-                2,
-                grid.x(cursor) + 1,
-                grid.y(cursor) + 1,
+                lineWidth,
+                grid.x(index) + 1,
+                grid.y(index) + 1,
                 grid.cellWidth() - 3,
                 grid.cellHeight() - 3);
     }
@@ -151,14 +197,77 @@ final class TrayView extends StackPane {
                     cell.get().id().text());
     }
 
-    private void onPress(MouseEvent press) {
-        requestFocus();
-        grid(em, surface.getWidth(), surface.getHeight())
+    private Optional<Integer> indexAt(MouseEvent mouse) {
+        return grid(em, surface.getWidth(), surface.getHeight())
                 .flatMap(grid ->
                         grid.indexAt(
-                                press.getX() - surface.getLayoutX(),
-                                press.getY() - surface.getLayoutY()))
-                .ifPresent(this::moveTo);
+                                mouse.getX() - surface.getLayoutX(),
+                                mouse.getY() - surface.getLayoutY()));
+    }
+
+    private void onPress(MouseEvent press) {
+        requestFocus();
+        indexAt(press)
+                .ifPresent(index -> {
+                    boolean inRange =
+                            index >= Math.min(anchor, model.cursorProperty().get())
+                                    && index <= Math.max(anchor, model.cursorProperty().get());
+                    if (press.isShiftDown()) moveTo(index);
+                    else if (!inRange || anchor == model.cursorProperty().get()) {
+                        moveTo(index);
+                        anchor = index;
+                    }
+                });
+    }
+
+    /// The cells between the two ends of the range, in the order they lie.
+    private List<CellId> range() {
+        List<CellId> cells = new ArrayList<>();
+        int cursor = model.cursorProperty().get();
+        model.trayProperty()
+                .get()
+                .ifPresent(tray -> {
+                    for (int i = Math.min(anchor, cursor); i <= Math.max(anchor, cursor); i++)
+                        if (i < tray.size())
+                            desk.state().cellAt(tray.place(i)).ifPresent(cells::add);
+                });
+        return cells;
+    }
+
+    private void onDrag(MouseEvent drag) {
+        if (range().isEmpty()) return;
+        isDragging = true;
+        dropAt = indexAt(drag);
+        setCursor(Cursor.CLOSED_HAND);
+        surface.repaint();
+    }
+
+    private void onRelease(MouseEvent release) {
+        if (!isDragging) {
+            // a press inside a range that was not dragged takes just that place
+            if (!release.isShiftDown())
+                indexAt(release)
+                        .ifPresent(index -> {
+                            moveTo(index);
+                            anchor = index;
+                        });
+            return;
+        }
+        List<CellId> cells = range();
+        Optional<Place> to =
+                indexAt(release)
+                        .flatMap(index -> model.trayProperty().get().map(tray -> tray.place(index)))
+                        .or(() ->
+                                finder.trayAt(release.getSceneX(), release.getSceneY())
+                                        .flatMap(model::firstFree));
+        isDragging = false;
+        dropAt = Optional.empty();
+        setCursor(Cursor.DEFAULT);
+        boolean sameSpot =
+                to.isPresent() && desk.state().cellAt(to.get()).filter(cells::contains).isPresent();
+        if (to.isPresent() && !sameSpot) model.move(cells, to.get());
+        anchor = model.cursorProperty().get();
+        surface.repaint();
     }
 
     private void moveTo(int index) {
@@ -178,6 +287,8 @@ final class TrayView extends StackPane {
                 return;
             }
         }
+        if (!key.isShiftDown()) anchor = model.cursorProperty().get();
+        surface.repaint();
         key.consume();
     }
 }

@@ -62,6 +62,14 @@ public enum Theme {
         return SCALES.get(Math.clamp(index, 0, SCALES.size() - 1));
     }
 
+    /// A size that was kept, or the usual one when it is none.
+    public static int rounded(String percent) {
+        return SCALES.stream()
+                .filter(scale -> percent.equals(String.valueOf(scale)))
+                .findFirst()
+                .orElse(100);
+    }
+
     /// Scales everything in a scene.
     public static void scale(Scene scene, int percent) {
         scene.getRoot().getStyleClass().removeIf(name -> name.startsWith("scale-"));

@@ -63,6 +63,8 @@ final class DueTest {
         List<Act.Entry> entries = new ArrayList<>();
         for (Fact fact : facts) entries.add(new Act.Entry(entries.size() + 1, fact));
         WorkshopState state = WorkshopState.of(List.of(new Act(1, Instant.EPOCH, "act", entries)));
-        return Due.of(state, JudgedStock.of(state)).stream().map(Due::words).toList();
+        return Due.of(state, JudgedStock.of(state), java.time.Instant.EPOCH).stream()
+                .map(Due::words)
+                .toList();
     }
 }

@@ -21,7 +21,8 @@ import pentacell.workshop.logbook.Opening;
 /// Stock without a window: what is shown, brushed and reckoned.
 final class StockModelTest {
     @TempDir Path folder;
-    private final Desk desk = new Desk();
+    private final Desk desk =
+            new Desk(java.time.Clock.systemUTC(), pentacell.desktop.frame.Settings.forNow());
     private final StockModel model = new StockModel(desk);
 
     @BeforeEach

@@ -3,23 +3,29 @@ package pentacell.workshop.demo;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.SplittableRandom;
+import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.PrepWork;
 import pentacell.core.cell.Tray;
 import pentacell.core.donor.Donor;
+import pentacell.core.donor.WarningSign;
 import pentacell.core.fact.Act;
+import pentacell.core.fact.Cell;
 import pentacell.core.fact.CellFact;
 import pentacell.core.fact.CellFact.Decision;
 import pentacell.core.fact.CellFact.ResistanceMethod;
+import pentacell.core.fact.DonorFact;
 import pentacell.core.fact.Fact;
 import pentacell.core.fact.PackFact;
 import pentacell.core.fact.TestConditions;
@@ -34,8 +40,8 @@ import pentacell.core.match.SearchWatch;
 import pentacell.core.match.Selection;
 import pentacell.workshop.logbook.Logbook.Draft;
 
-/// Makes the demo's journal, the same every time: 20 donors, 181 cells in all stages of the work,
-/// and the mishaps of the trade.
+/// Makes the demo's journal, the same every time: 25 donors, 20 of them opened, 181 cells in all
+/// stages of the work, and the mishaps of the trade.
 public final class TarnHollow {
     /// The pack that runs the site through a long night.
     public static final String LONG_NIGHT = "Long night 24 V";
@@ -53,6 +59,8 @@ public final class TarnHollow {
             model("Quill Q22", "18650", Chemistry.NMC, 2150, 2200, 1.1, 4.4);
     private static final CellModel T30 =
             model("Tessaly T30", "18650", Chemistry.NMC, 1950, 2000, 4, 30);
+    private static final CellModel HX34 =
+            model("Halvorn HX34", "18650", Chemistry.NMC, 3250, 3400, 1.7, 6.8);
     private static final CellModel BF26 =
             model("Bramfer BF26-L", "26650", Chemistry.LFP, 3200, 3300, 3.2, 9.6);
 
@@ -71,12 +79,13 @@ public final class TarnHollow {
         demo.cells();
         demo.mishaps();
         demo.packs();
+        demo.unopened();
         return List.copyOf(demo.drafts);
     }
 
     /// The demo's models, to begin a catalogue of one's own with.
     public static List<CellModel> models() {
-        return List.of(HX26, Q22, T30, BF26);
+        return List.of(HX26, Q22, T30, BF26, HX34);
     }
 
     /// The state the journal comes to.
@@ -114,8 +123,14 @@ public final class TarnHollow {
         now = now.plus(Duration.ofSeconds(40 + random.nextInt(50)));
     }
 
+    /// Logs without a throw of the dice: what was added to the demo later leaves its numbers alone.
+    private void logSteadily(String words, List<? extends Fact> facts) {
+        drafts.add(new Draft(now, words, facts));
+        now = now.plus(Duration.ofSeconds(50));
+    }
+
     private void shelf() {
-        for (CellModel model : models())
+        for (CellModel model : List.of(HX26, Q22, T30, BF26))
             log("Define " + model.name(), List.of(new Fact.ModelDefined(model)));
         for (Tray tray : TRAYS) log("Add tray " + tray.name(), List.of(new Fact.TrayAdded(tray)));
     }
@@ -194,16 +209,57 @@ public final class TarnHollow {
                             "4S6P, retired in good order"));
 
     private void donors() {
+        logSteadily("Define " + HX34.name(), List.of(new Fact.ModelDefined(HX34)));
+        logSteadily("Add lots", BoughtPacks.lots());
         for (Harvest harvest : HARVESTS)
-            log(
-                    "Add donor " + harvest.code(),
-                    List.of(
-                            new Fact.DonorAdded(
-                                    Donor.of(
-                                            harvest.code(),
-                                            harvest.kind(),
-                                            harvest.model().name(),
-                                            harvest.note()))));
+            log("Add donor " + harvest.code(), List.of(new Fact.DonorAdded(donor(harvest))));
+        for (Harvest harvest : HARVESTS) {
+            double rest = harvest.model().chemistry() == Chemistry.LFP ? 3.272 : 3.712;
+            List<Fact> facts =
+                    switch (harvest.code()) {
+                        case "LD04" -> BoughtPacks.read(donor(harvest), rest, 2, 2.214);
+                        case "LD06" -> BoughtPacks.read(donor(harvest), 2.745, 1, 0.621);
+                        case "HT04" -> BoughtPacks.read(donor(harvest), rest, 5, 1.353);
+                        default -> BoughtPacks.read(donor(harvest), rest);
+                    };
+            if (harvest.code().equals("HB01")) facts.add(BoughtPacks.output(donor(harvest), 0.2));
+            if (harvest.code().equals("HT04"))
+                facts.add(BoughtPacks.signs(donor(harvest), WarningSign.WET));
+            facts.add(new DonorFact.MinutesSpent(harvest.code(), 12 + 2 * harvest.cells()));
+            facts.add(new DonorFact.PartSaved(harvest.code(), "board", 1));
+            logSteadily("Read " + harvest.code(), facts);
+        }
+    }
+
+    private static Donor donor(Harvest harvest) {
+        return BoughtPacks.donor(harvest.code(), harvest.kind(), harvest.model(), harvest.note());
+    }
+
+    /// The packs that wait to be opened, repaired or given up.
+    private void unopened() {
+        now = now.plus(Duration.ofDays(3));
+        Donor low = BoughtPacks.donor("LD08", "library docking pack", Q22, "shows 62 % and stops");
+        Donor board = BoughtPacks.donor("LD09", "library docking pack", Q22, "no sign of life");
+        Donor brought = BoughtPacks.donor("LD10", "library docking pack", Q22, "group 3 was low");
+        Donor drifted =
+                BoughtPacks.donor(
+                        "HB06", "hire-bicycle module", HX26, "charged for years without balancing");
+        Donor dead =
+                BoughtPacks.donor("HT08", "hedge-trimmer pack", T30, "left in a shed over winter");
+        for (Donor donor : List.of(low, board, brought, drifted, dead))
+            logSteadily("Add donor " + donor.code(), List.of(new Fact.DonorAdded(donor)));
+        logSteadily("Read LD08", BoughtPacks.read(low, 3.967, 2, 3.521));
+        List<Fact> good = BoughtPacks.read(board, 3.894);
+        good.add(BoughtPacks.output(board, 0.1));
+        logSteadily("Read LD09", good);
+        logSteadily("Read LD10", BoughtPacks.read(brought, 3.921, 3, 3.468));
+        List<Fact> apart =
+                BoughtPacks.read(drifted, 3.93, 1, 4.012, 3, 3.842, 4, 3.991, 6, 3.806, 7, 4.048);
+        apart.add(BoughtPacks.signs(drifted, WarningSign.NO_BALANCE_LEADS));
+        logSteadily("Read HB06", apart);
+        logSteadily("Read HT08", BoughtPacks.read(dead, 3.61, 2, 0.043, 3, 0.018, 5, 0.006));
+        now = now.plus(Duration.ofHours(9));
+        logSteadily("Charge LD10 group 3", List.of(new DonorFact.GroupCharged("LD10", 3, 3.918)));
     }
 
     private void cells() {
@@ -281,6 +337,7 @@ public final class TarnHollow {
 
     private void mishaps() {
         now = now.plus(Duration.ofDays(2));
+        blemishes();
         note("HB01-04", "sleeve torn by the cutter, re-sleeve before assembly");
         note("HB02-11", "label says HX26 but it weighs and reads like a larger model");
         note("HT04-02", "rust at the vent end, cleaned");
@@ -310,6 +367,37 @@ public final class TarnHollow {
                                 sequence,
                                 new CellFact.ResistanceRead(
                                         wrong.id(), 49.4, ResistanceMethod.AC_1_KHZ))));
+    }
+
+    private void blemishes() {
+        see("HB01-04", Blemish.SLEEVE_TORN);
+        see("HB03-02", Blemish.SLEEVE_TORN, Blemish.TAB_STUB);
+        see("HB05-03", Blemish.RING_MISSING);
+        see("HB05-09", Blemish.SLEEVE_TORN, Blemish.RING_MISSING);
+        see("LD02-05", Blemish.RING_MISSING);
+        see("LD06-03", Blemish.LEAK);
+        see("HT04-02", Blemish.RUST);
+        for (int number = 1; number <= 5; number++) see("HT06-0" + number, Blemish.TAB_STUB);
+        logSteadily(
+                "Done: clean rust HT04-02",
+                List.of(new CellFact.PrepDone(new CellId("HT04-02"), PrepWork.CLEAN_RUST)));
+        WorkshopState state = state(drafts);
+        List<Fact> printed = new ArrayList<>();
+        for (Cell cell : state.cells().values())
+            if (cell.milliampHours().isPresent() && !cell.id().text().startsWith("LL"))
+                printed.add(
+                        new CellFact.LabelPrinted(
+                                cell.id(),
+                                cell.firstVolts(),
+                                cell.milliampHours(),
+                                cell.milliohms()));
+        logSteadily("Print %d labels".formatted(printed.size()), printed);
+    }
+
+    private void see(String cell, Blemish first, Blemish... more) {
+        logSteadily(
+                "Log " + cell,
+                List.of(new CellFact.BlemishesSeen(new CellId(cell), EnumSet.of(first, more))));
     }
 
     private void note(String cell, String words) {

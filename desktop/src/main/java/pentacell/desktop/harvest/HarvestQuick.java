@@ -1,0 +1,89 @@
+package pentacell.desktop.harvest;
+
+import java.util.List;
+import java.util.Optional;
+import pentacell.core.fact.DonorFact;
+import pentacell.core.harvest.HarvestLine;
+import pentacell.core.harvest.HarvestLine.Token;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.QuickSource;
+
+/// The quick line of Harvest: readings of groups, signs, minutes.
+final class HarvestQuick implements QuickSource {
+    private final Desk desk;
+    private final HarvestModel model;
+
+    HarvestQuick(Desk desk, HarvestModel model) {
+        this.desk = desk;
+        this.model = model;
+    }
+
+    private HarvestLine line(String text) {
+        return HarvestLine.read(
+                text, desk.state(), model.donor().map(record -> record.donor().code()));
+    }
+
+    @Override
+    public void onChange(Runnable changed) {
+        desk.selectedDonorProperty().subscribe(code -> changed.run());
+        desk.stateProperty().subscribe(state -> changed.run());
+    }
+
+    @Override
+    public String inHand() {
+        return model.donor().map(record -> record.donor().code()).orElse("No donor in hand");
+    }
+
+    @Override
+    public String example() {
+        return "HB03 3.98 3.52 3.97 p11.5 o0   or 2:3.53, swollen, 12min";
+    }
+
+    @Override
+    public Reading read(String text) {
+        HarvestLine line = line(text);
+        String remark =
+                line.tokens().stream()
+                        .map(Token::oddity)
+                        .filter(oddity -> !oddity.isEmpty())
+                        .findFirst()
+                        .orElse("");
+        return new Reading(
+                line.tokens().stream().map(HarvestQuick::chip).toList(),
+                remark,
+                line.isComplete() ? State.COMPLETE : State.INCOMPLETE,
+                line.donor().isEmpty() ? "Which donor? Begin the line with its code." : "");
+    }
+
+    private static Chip chip(Token token) {
+        Look look = token.oddity().isEmpty() ? Look.PLAIN : Look.ODD;
+        String volts = Quantity.VOLTAGE.text(token.volts());
+        return switch (token.kind()) {
+            case DONOR -> new Chip(token.text(), "donor", look);
+            case GROUP -> new Chip(volts, "group " + token.number(), look);
+            case PACK -> new Chip(volts, "whole pack", look);
+            case OUTPUT -> new Chip(volts, "output", look);
+            case SIGN ->
+                    new Chip(
+                            token.sign().map(sign -> sign.words()).orElse(token.text()),
+                            "sign",
+                            look);
+            case MINUTES -> new Chip(token.number() + " min", "spent", look);
+            case NOT_UNDERSTOOD -> new Chip(token.text(), "not understood", Look.REFUSED);
+        };
+    }
+
+    @Override
+    public void log(String text, Runnable onLogged, Runnable onFailed) {
+        HarvestLine line = line(text);
+        Optional<String> code = line.donor().map(record -> record.donor().code());
+        List<DonorFact> facts = line.facts();
+        code.ifPresent(desk::selectDonor);
+        if (facts.isEmpty()) {
+            onLogged.run();
+            return;
+        }
+        desk.log("Read " + code.orElse(""), facts, onLogged, onFailed);
+    }
+}

@@ -1,0 +1,121 @@
+package pentacell.desktop.harvest;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.control.TextField;
+import pentacell.core.cell.CellId;
+import pentacell.core.donor.DonorCode;
+import pentacell.core.donor.Lot;
+import pentacell.core.donor.Price;
+import pentacell.core.fact.Fact;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.Form;
+
+/// The form that logs a bought lot.
+final class LotForm {
+    private static final String CURRENCY = "currency";
+
+    private final Desk desk;
+    private final Form form = new Form("lot-form", "Log a lot", "Add lot");
+    private final TextField code = form.text("lot-code", "Code", "K1");
+    private final TextField source = form.text("lot-source", "Where from", "harbour flea market");
+    private final TextField packs = form.text("lot-packs", "Packs", "3");
+    private final TextField price = form.text("lot-price", "Price", "25");
+    private final TextField currency = form.text("lot-currency", "Currency", "EUR");
+    private final TextField postage = form.text("lot-postage", "Postage, travel", "0");
+    private final TextField bought = form.text("lot-date", "Bought on", "2026-03-01");
+    private final TextField minutes = form.text("lot-minutes", "Minutes spent", "0");
+
+    private LotForm(Desk desk) {
+        this.desk = desk;
+        desk.stateProperty()
+                .subscribe(state ->
+                        code.setPromptText(
+                                DonorCode.proposeLot(state.lots().keySet()) + " proposed"));
+        bought.setPromptText(today().toString());
+        currency.setPromptText(usualCurrency());
+        form.onVerb(this::add);
+    }
+
+    static Form create(Desk desk) {
+        return new LotForm(desk).form;
+    }
+
+    private LocalDate today() {
+        return LocalDate.ofInstant(desk.now(), ZoneId.systemDefault());
+    }
+
+    private String usualCurrency() {
+        return desk.settings().get(CURRENCY).orElse("EUR");
+    }
+
+    private void add() {
+        Optional<String> from = form.required(source, "Where it came from");
+        if (from.isEmpty()) return;
+        OptionalDouble count = form.number(packs, "a number of packs");
+        if (count.isEmpty()) return;
+        OptionalDouble paid = form.number(price, "an amount of money");
+        if (paid.isEmpty()) return;
+        OptionalDouble sent = orZero(postage, "an amount of money");
+        if (sent.isEmpty()) return;
+        OptionalDouble spent = orZero(minutes, "a number of minutes");
+        if (spent.isEmpty()) return;
+        String money =
+                currency.getText().isBlank()
+                        ? usualCurrency()
+                        : currency.getText().strip().toUpperCase(Locale.ROOT);
+        String name =
+                code.getText().isBlank()
+                        ? DonorCode.proposeLot(desk.state().lots().keySet())
+                        : code.getText().strip();
+        Optional<String> problem = CellId.problem(name);
+        if (problem.isPresent()) {
+            form.complain("The code " + problem.get() + ".", code);
+            return;
+        }
+        try {
+            LocalDate day =
+                    bought.getText().isBlank()
+                            ? today()
+                            : LocalDate.parse(bought.getText().strip());
+            log(
+                    new Lot(
+                            name,
+                            from.get(),
+                            day,
+                            new Price(paid.getAsDouble(), money),
+                            sent.getAsDouble(),
+                            (int) count.getAsDouble(),
+                            (int) spent.getAsDouble()));
+        } catch (DateTimeException wrong) {
+            form.complain(
+                    "\"" + bought.getText() + "\" is no date; such as " + today() + ".", bought);
+        } catch (IllegalArgumentException wrong) {
+            form.complain(wrong.getMessage() + ".", price);
+        }
+    }
+
+    private OptionalDouble orZero(TextField field, String expected) {
+        return field.getText().isBlank()
+                ? OptionalDouble.of(0)
+                : form.number(field, expected + ", or nothing");
+    }
+
+    private void log(Lot lot) {
+        desk.settings().put(CURRENCY, lot.price().currency());
+        desk.log(
+                "Add lot " + lot.code(),
+                List.of(new Fact.LotAdded(lot)),
+                () -> {
+                    form.clear();
+                    form.say(
+                            "Lot %s is logged; give its %d packs their codes with Add donor."
+                                    .formatted(lot.code(), lot.packs()));
+                });
+    }
+}

@@ -1,0 +1,264 @@
+package pentacell.desktop.harvest;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import pentacell.core.caution.Caution;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.Place;
+import pentacell.core.fact.DonorFact;
+import pentacell.core.fact.DonorFact.Check;
+import pentacell.core.fact.DonorRecord;
+import pentacell.core.harvest.Outcome;
+import pentacell.core.harvest.Teardown;
+import pentacell.core.harvest.TeardownStep;
+import pentacell.core.harvest.TeardownStep.Severity;
+import pentacell.core.shelf.Shelf;
+import pentacell.desktop.frame.CautionStrip;
+import pentacell.desktop.frame.Desk;
+
+/// The teardown of a donor: steps with their hazards to check off, then its cells get their names.
+final class TeardownPane extends VBox {
+    private final Desk desk;
+    private final HarvestModel model;
+    private final CautionStrip cautions;
+    private final VBox steps = new VBox();
+    private final TextField count = field("cell-count", "cells", 4);
+    private final TextField faults =
+            field("cell-faults", "such as 3s 5d 6sl; nothing when all are good", 22);
+    private final Label proposal = new Label();
+    private final Button take = new Button("Name cells");
+    private final TextField minutes = field("minutes", "minutes", 6);
+    private final TextField part = field("part", "such as 2 boards", 12);
+    private final Label saved = new Label();
+    private Optional<String> shown = Optional.empty();
+
+    TeardownPane(Desk desk, HarvestModel model) {
+        this.desk = desk;
+        this.model = model;
+        setId("teardown-pane");
+        getStyleClass().add("harvest-pane");
+        cautions = new CautionStrip(desk);
+        steps.getStyleClass().add("steps");
+        proposal.setId("cell-proposal");
+        proposal.setWrapText(true);
+        saved.setWrapText(true);
+        saved.getStyleClass().add("caption");
+        take.setId("name-cells");
+        take.getStyleClass().add("primary");
+        take.setMinWidth(Region.USE_PREF_SIZE);
+        take.setOnAction(pressed -> nameCells());
+        count.setOnAction(enter -> nameCells());
+        faults.setOnAction(enter -> nameCells());
+        count.textProperty().subscribe(text -> propose());
+        faults.textProperty().subscribe(text -> propose());
+        Label out = new Label("Cells out of it");
+        out.getStyleClass().add("section");
+        HBox naming = new HBox(count, faults, take);
+        naming.getStyleClass().add("school-row");
+        Label legend =
+                new Label(
+                        "Outcome by cell number and keys: s sleeve torn, i ring missing, t tab stub, r rust, d dent, l leak, o smell, p puncture, w swollen; all:t marks every cell.");
+        legend.setWrapText(true);
+        legend.getStyleClass().add("caption");
+        getChildren().addAll(cautions, steps, out, naming, legend, proposal, extras(), saved);
+        desk.stateProperty().subscribe(state -> show());
+        desk.selectedDonorProperty().subscribe(code -> show());
+    }
+
+    private static TextField field(String id, String prompt, int columns) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.setPromptText(prompt);
+        field.setAccessibleText(prompt);
+        field.setPrefColumnCount(columns);
+        return field;
+    }
+
+    private Node extras() {
+        Button logMinutes = new Button("Log minutes");
+        logMinutes.setId("log-minutes");
+        logMinutes.setOnAction(pressed -> logMinutes());
+        minutes.setOnAction(enter -> logMinutes());
+        Button logPart = new Button("Log part saved");
+        logPart.setId("log-part");
+        logPart.setOnAction(pressed -> logPart());
+        part.setOnAction(enter -> logPart());
+        FlowPane row = new FlowPane(minutes, logMinutes, part, logPart);
+        row.getStyleClass().add("extras");
+        return row;
+    }
+
+    /// Puts the caret where the cells are named.
+    void beginNaming() {
+        count.requestFocus();
+        count.selectAll();
+    }
+
+    private void show() {
+        Optional<DonorRecord> record = model.donor();
+        steps.getChildren().clear();
+        if (record.isEmpty()) return;
+        DonorRecord donor = record.get();
+        var full = Teardown.fullVolts(donor.donor(), Optional.of(model.chemistry(donor)));
+        List<Caution> wanted = new ArrayList<>(List.of(Caution.SHORT_CIRCUIT, Caution.CAN_DAMAGE));
+        if (full.orElse(0) > 60) wanted.add(0, Caution.HIGH_VOLTAGE);
+        cautions.show(wanted);
+        for (TeardownStep step : Teardown.steps(donor.donor(), full))
+            steps.getChildren().add(step(donor, step));
+        if (!shown.equals(Optional.of(donor.donor().code()))) {
+            shown = Optional.of(donor.donor().code());
+            faults.clear();
+        }
+        int left = model.cellsLeft(donor);
+        count.setText(left > 0 ? String.valueOf(left) : "");
+        saved.setText(
+                donor.parts().isEmpty()
+                        ? donor.minutes() > 0 ? donor.minutes() + " minutes so far." : ""
+                        : "Saved: "
+                                + String.join(
+                                        ", ",
+                                        donor.parts().entrySet().stream()
+                                                .map(each ->
+                                                        each.getValue() + " × " + each.getKey())
+                                                .toList())
+                                + (donor.minutes() > 0
+                                        ? ". " + donor.minutes() + " minutes so far."
+                                        : "."));
+        propose();
+    }
+
+    private Node step(DonorRecord record, TeardownStep step) {
+        CheckBox box = new CheckBox(step.words());
+        box.setId("step-" + step.code());
+        box.setWrapText(true);
+        box.setSelected(record.stepsDone().contains(step.code()));
+        String code = record.donor().code();
+        box.setOnAction(pressed ->
+                model.log(
+                        (box.isSelected() ? "Step done: " : "Step open: ") + step.code(),
+                        new DonorFact.StepChecked(
+                                code, step.code(), box.isSelected() ? Check.DONE : Check.OPEN)));
+        VBox row = new VBox(box);
+        row.getStyleClass().add("step");
+        step.hazard()
+                .filter(hazard -> !box.isSelected())
+                .ifPresent(hazard -> {
+                    boolean danger = hazard.severity() == Severity.DANGER;
+                    Label words = new Label((danger ? "■ " : "▲ ") + hazard.words());
+                    words.setWrapText(true);
+                    words.getStyleClass()
+                            .addAll("hazard", danger ? "hazard-danger" : "hazard-caution");
+                    row.getChildren().add(words);
+                });
+        return row;
+    }
+
+    private Outcome outcome() {
+        return Outcome.read(count.getText(), faults.getText());
+    }
+
+    private void propose() {
+        Optional<DonorRecord> record = model.donor();
+        if (record.isEmpty()) return;
+        Outcome outcome = outcome();
+        if (count.getText().isBlank()) {
+            take.setDisable(true);
+            proposal.setText(
+                    desk.state().cellsOf(record.get().donor().code()).isEmpty()
+                            ? "How many cells came out of it?"
+                            : "All its cells have their names.");
+            return;
+        }
+        take.setDisable(outcome.problem().isPresent());
+        if (outcome.problem().isPresent()) {
+            proposal.setText(outcome.problem().get());
+            return;
+        }
+        int cells = outcome.blemishes().size();
+        take.setText("Name " + cells + (cells == 1 ? " cell" : " cells"));
+        List<CellId> ids = Teardown.newIds(desk.state(), record.get().donor().code(), cells);
+        List<Place> places = Shelf.free(desk.state(), cells);
+        String where =
+                places.isEmpty()
+                        ? "no tray has a free place, they lie loose"
+                        : places.size() < cells
+                                ? "only %d places are free, the others lie loose"
+                                        .formatted(places.size())
+                                : "into " + places.get(0) + " to " + places.get(cells - 1);
+        proposal.setText(
+                "%s to %s, %s. %s"
+                        .formatted(ids.get(0), ids.get(ids.size() - 1), where, outcome.words()));
+    }
+
+    private void nameCells() {
+        Optional<DonorRecord> record = model.donor();
+        Outcome outcome = outcome();
+        if (record.isEmpty()) return;
+        if (outcome.problem().isPresent()) {
+            desk.say(outcome.problem().get());
+            return;
+        }
+        String code = record.get().donor().code();
+        String model = record.get().donor().cellModel();
+        int cells = outcome.blemishes().size();
+        List<CellId> ids = Teardown.newIds(desk.state(), code, cells);
+        desk.log(
+                "Take " + cells + " cells out of " + code,
+                Teardown.named(desk.state(), record.get().donor(), ids, outcome),
+                () -> {
+                    faults.clear();
+                    desk.select(ids.get(0));
+                    desk.say(
+                            "%d cells of %s%s wait at Intake (Ctrl+2) for their first voltage."
+                                    .formatted(
+                                            cells,
+                                            code,
+                                            model.isEmpty() ? "" : ", " + model + ","));
+                });
+    }
+
+    private void logMinutes() {
+        Optional<DonorRecord> record = model.donor();
+        if (record.isEmpty()) return;
+        if (!minutes.getText().strip().matches("[1-9]\\d{0,3}")) {
+            desk.say("Type how many minutes it took, such as 25.");
+            minutes.requestFocus();
+            return;
+        }
+        int spent = Integer.parseInt(minutes.getText().strip());
+        String code = record.get().donor().code();
+        model.log(
+                spent + " minutes on " + code,
+                List.of(new DonorFact.MinutesSpent(code, spent)),
+                minutes::clear);
+    }
+
+    private void logPart() {
+        Optional<DonorRecord> record = model.donor();
+        if (record.isEmpty()) return;
+        var written =
+                java.util.regex.Pattern.compile("(?:([1-9]\\d{0,3})\\s+)?(\\D.{0,60})")
+                        .matcher(part.getText().strip());
+        if (!written.matches()) {
+            desk.say("Type what was saved, such as 2 boards or 6 M3 screws.");
+            part.requestFocus();
+            return;
+        }
+        int many = written.group(1) == null ? 1 : Integer.parseInt(written.group(1));
+        String code = record.get().donor().code();
+        model.log(
+                "Save part of " + code,
+                List.of(new DonorFact.PartSaved(code, written.group(2).strip(), many)),
+                part::clear);
+    }
+}

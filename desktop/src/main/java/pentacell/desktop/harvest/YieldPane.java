@@ -1,0 +1,191 @@
+package pentacell.desktop.harvest;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import pentacell.core.donor.Price;
+import pentacell.core.fact.Fact;
+import pentacell.core.harvest.HarvestYield;
+import pentacell.core.harvest.HarvestYield.By;
+import pentacell.core.unit.NumberText;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.PlotSurface;
+import pentacell.workshop.exchange.HarvestFiles;
+
+/// Yield and cost: what a lot or a kind of donor gave and what a good watt-hour cost, against new
+/// cells.
+final class YieldPane extends VBox {
+    private final Desk desk;
+    private final FileAsk files;
+    private final ComboBox<By> by = new ComboBox<>();
+    private final TableView<HarvestYield> table = new TableView<>();
+    private final YieldPlot plot = new YieldPlot();
+    private final PlotSurface surface = new PlotSurface(plot::paint);
+    private final TextField newPrice = new TextField();
+    private final TextField newWattHours = new TextField();
+    private final Label newCell = new Label();
+
+    YieldPane(Desk desk, FileAsk files) {
+        this.desk = desk;
+        this.files = files;
+        setId("yield-pane");
+        getStyleClass().add("harvest-pane");
+        by.setId("yield-by");
+        by.getItems().setAll(By.values());
+        by.setValue(By.KIND);
+        by.setConverter(new EnumWords<>(YieldPane::words));
+        by.valueProperty().subscribe(chosen -> show());
+        columns();
+        surface.setId("yield-plot");
+        surface.getStyleClass().add("yield-plot");
+        VBox.setVgrow(table, Priority.ALWAYS);
+        getChildren().addAll(bar(), surface, table);
+        desk.stateProperty().subscribe(state -> show());
+    }
+
+    private static String words(By by) {
+        return switch (by) {
+            case LOT -> "by lot";
+            case KIND -> "by kind of donor";
+            case DONOR -> "by donor";
+        };
+    }
+
+    private Node bar() {
+        newPrice.setId("new-price");
+        newPrice.setPromptText("3.20 EUR");
+        newPrice.setPrefColumnCount(7);
+        newWattHours.setId("new-wh");
+        newWattHours.setPromptText("Wh");
+        newWattHours.setPrefColumnCount(4);
+        Button set = new Button("Set new price");
+        set.setId("set-new-price");
+        set.setOnAction(pressed -> setNewPrice());
+        newPrice.setOnAction(enter -> setNewPrice());
+        newWattHours.setOnAction(enter -> setNewPrice());
+        newCell.getStyleClass().add("caption");
+        newCell.setMinWidth(Region.USE_PREF_SIZE);
+        by.setMinWidth(150);
+        newCell.setText("A new cell costs");
+        Button csv = new Button("Write CSV");
+        csv.setId("yield-csv");
+        csv.setOnAction(pressed -> writeCsv());
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox bar = new HBox(by, gap, newCell, newPrice, newWattHours, set, csv);
+        bar.getStyleClass().add("school-row");
+        return bar;
+    }
+
+    private void columns() {
+        table.setId("yield-table");
+        table.setPlaceholder(new Label("No donor yet."));
+        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
+        text("What", 118, HarvestYield::name);
+        number("Opened", 58, each -> each.opened() + " of " + each.donors());
+        number("Cells", 44, each -> String.valueOf(each.cells()));
+        number("Good", 44, each -> String.valueOf(each.good()));
+        number("Wh", 42, each -> amount(OptionalDouble.of(each.goodWattHours()), 0));
+        number("Cost", 52, each -> amount(each.cost(), 2));
+        text("", 38, HarvestYield::currency);
+        number("/ cell", 46, each -> amount(each.pricePerCell(), 2));
+        number("/ good", 48, each -> amount(each.pricePerGoodCell(), 2));
+        number("/ Wh", 48, each -> amount(each.pricePerGoodWattHour(), 3));
+        number("min / cell", 58, each -> amount(each.minutesPerCell(), 1));
+        number(
+                "Hours",
+                48,
+                each ->
+                        each.minutes() == 0
+                                ? ""
+                                : amount(OptionalDouble.of(each.minutes() / 60), 1));
+    }
+
+    private void text(String title, double width, Function<HarvestYield, String> value) {
+        TableColumn<HarvestYield, String> column = new TableColumn<>(title);
+        column.setPrefWidth(width);
+        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
+        table.getColumns().add(column);
+    }
+
+    private void number(String title, double width, Function<HarvestYield, String> value) {
+        text(title, width, value);
+        table.getColumns().getLast().getStyleClass().add("number");
+    }
+
+    private static String amount(OptionalDouble value, int digits) {
+        return value.isEmpty()
+                ? ""
+                : String.format(Locale.ROOT, "%." + digits + "f", value.getAsDouble());
+    }
+
+    private void show() {
+        List<HarvestYield> yields = HarvestYield.of(desk.state(), desk.judged(), by.getValue());
+        table.getItems().setAll(yields);
+        plot.show(yields, desk.state().newCellPrice());
+        surface.repaint();
+        desk.state()
+                .newCellPrice()
+                .ifPresent(priced -> {
+                    newPrice.setPromptText(
+                            "%.2f %s"
+                                    .formatted(priced.price().amount(), priced.price().currency()));
+                    newWattHours.setPromptText("%.1f Wh".formatted(priced.wattHours()));
+                });
+    }
+
+    private void setNewPrice() {
+        String[] words = newPrice.getText().strip().split("\\s+");
+        OptionalDouble amount = NumberText.parse(words[0]);
+        OptionalDouble wattHours = NumberText.parse(newWattHours.getText());
+        if (amount.isEmpty() || wattHours.isEmpty()) {
+            desk.say(
+                    "Type what a new cell costs, such as 3.20 EUR, and how many Wh it holds, such as 9.4.");
+            (amount.isEmpty() ? newPrice : newWattHours).requestFocus();
+            return;
+        }
+        String currency =
+                words.length > 1
+                        ? words[1].toUpperCase(Locale.ROOT)
+                        : desk.settings().get("currency").orElse("EUR");
+        try {
+            desk.log(
+                    "New cell price",
+                    List.of(
+                            new Fact.NewCellPriced(
+                                    new Price(amount.getAsDouble(), currency),
+                                    wattHours.getAsDouble())),
+                    () -> {
+                        newPrice.clear();
+                        newWattHours.clear();
+                    });
+        } catch (IllegalArgumentException wrong) {
+            desk.say(wrong.getMessage() + ".");
+        }
+    }
+
+    private void writeCsv() {
+        Saving.saveText(
+                desk,
+                files,
+                "Write yield and cost",
+                "yield.csv",
+                HarvestFiles.csv(table.getItems()));
+    }
+}

@@ -1,0 +1,124 @@
+package pentacell.desktop.intake;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.cell.CellModel;
+import pentacell.core.fact.Fact;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Saving;
+import pentacell.workshop.exchange.CellTable.Problem;
+import pentacell.workshop.exchange.ModelCsv;
+
+/// The workshop's own catalogue of models, in and out as CSV.
+final class CataloguePane extends VBox {
+    private final Desk desk;
+    private final FileAsk files;
+    private final TableView<CellModel> table = new TableView<>();
+    private final Label problems = new Label();
+
+    CataloguePane(Desk desk, FileAsk files, Runnable define) {
+        this.desk = desk;
+        this.files = files;
+        setId("catalogue-pane");
+        getStyleClass().add("list-pane");
+        table.setId("catalogue");
+        table.setPlaceholder(
+                new Label("No model yet: Define model, or import a catalogue from CSV."));
+        VBox.setVgrow(table, Priority.ALWAYS);
+        column("Model", 150, CellModel::name);
+        column(
+                "Format",
+                180,
+                model ->
+                        "%s, %.0f × %.1f mm"
+                                .formatted(
+                                        model.format().code(),
+                                        model.format().diameterMillimetres(),
+                                        model.format().lengthMillimetres()));
+        column("Chemistry", 120, model -> model.chemistry().words());
+        number("Rated mAh", model -> Quantity.CAPACITY.number(model.ratedMinimumMilliampHours()));
+        number("Charge V", model -> Quantity.VOLTAGE.number(model.limits().chargeVolts()));
+        number("End V", model -> Quantity.VOLTAGE.number(model.limits().endVolts()));
+        number("Charge A", model -> Quantity.CURRENT.number(model.limits().chargeAmps()));
+        number("Discharge A", model -> Quantity.CURRENT.number(model.limits().dischargeAmps()));
+        Button defineModel = new Button("Define model");
+        defineModel.setId("catalogue-define");
+        defineModel.setOnAction(pressed -> define.run());
+        Button in = new Button("Import CSV");
+        in.setId("catalogue-import");
+        in.setOnAction(pressed -> importCsv());
+        Button out = new Button("Write CSV");
+        out.setId("catalogue-export");
+        out.setOnAction(pressed -> exportCsv());
+        HBox row = new HBox(defineModel, in, out);
+        row.getStyleClass().add("school-row");
+        problems.setId("catalogue-problems");
+        problems.setWrapText(true);
+        getChildren().addAll(row, problems, table);
+        desk.stateProperty().subscribe(state -> table.getItems().setAll(state.models().values()));
+    }
+
+    private void column(
+            String title, double width, java.util.function.Function<CellModel, String> value) {
+        TableColumn<CellModel, String> column = new TableColumn<>(title);
+        column.setPrefWidth(width);
+        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
+        table.getColumns().add(column);
+    }
+
+    private void number(String title, java.util.function.Function<CellModel, String> value) {
+        column(title, 78, value);
+        table.getColumns().getLast().getStyleClass().add("number");
+    }
+
+    private void importCsv() {
+        Optional<Path> file = files.which("Import catalogue", "Catalogues of models", "*.csv");
+        if (file.isEmpty()) return;
+        desk.compute(() -> ModelCsv.read(file.get()), this::take);
+    }
+
+    private void take(ModelCsv read) {
+        problems.setText(
+                read.problems().stream()
+                        .limit(6)
+                        .map(Problem::text)
+                        .collect(Collectors.joining("\n")));
+        List<Fact.ModelDefined> facts =
+                read.models().stream()
+                        .filter(model -> !model.equals(desk.state().models().get(model.name())))
+                        .map(Fact.ModelDefined::new)
+                        .toList();
+        if (facts.isEmpty()) {
+            desk.say(
+                    read.models().isEmpty()
+                            ? "No model was taken."
+                            : "Every model of the file is in the catalogue already.");
+            return;
+        }
+        desk.log(
+                "Import " + facts.size() + " models",
+                facts,
+                () -> desk.say(facts.size() + " models taken into the catalogue."));
+    }
+
+    private void exportCsv() {
+        Saving.saveText(
+                desk,
+                files,
+                "Write catalogue",
+                "models.csv",
+                ModelCsv.text(desk.state().models().values()));
+    }
+}

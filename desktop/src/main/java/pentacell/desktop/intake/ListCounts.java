@@ -1,0 +1,41 @@
+package pentacell.desktop.intake;
+
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.grade.JudgedStock;
+import pentacell.core.grade.Standing;
+import pentacell.core.intake.LookTwice;
+import pentacell.core.intake.WaitingForTest;
+import pentacell.core.shelf.Preparation;
+
+/// How much stands in each list of Intake.
+record ListCounts(int toTest, int toPrepare, int recycle, int lookTwice, int labels) {
+
+    static ListCounts of(WorkshopState state, JudgedStock judged) {
+        int recycle = 0;
+        int labels = 0;
+        for (Cell cell : state.cells().values()) {
+            if (cell.handedOver().isPresent()) continue;
+            if (judged.standing(cell.id()) == Standing.OUT) recycle++;
+            if (cell.needsLabel()) labels++;
+        }
+        return new ListCounts(
+                WaitingForTest.of(state).size(),
+                Preparation.of(state, judged).stream().mapToInt(each -> each.cells().size()).sum(),
+                recycle,
+                LookTwice.of(state).size(),
+                labels);
+    }
+
+    /// The count of a list by its name; 0 for one that counts nothing.
+    int of(String list) {
+        return switch (list) {
+            case "To test" -> toTest;
+            case "To prepare" -> toPrepare;
+            case "Recycle box" -> recycle;
+            case "Look twice" -> lookTwice;
+            case "Labels" -> labels;
+            default -> 0;
+        };
+    }
+}

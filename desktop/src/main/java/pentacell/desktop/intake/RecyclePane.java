@@ -1,0 +1,131 @@
+package pentacell.desktop.intake;
+
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import pentacell.core.caution.Caution;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.CellFact.HandedOver;
+import pentacell.core.shelf.RecycleBox;
+import pentacell.core.shelf.RecycleBox.Damage;
+import pentacell.core.shelf.RecycleBox.Item;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.CautionStrip;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Saving;
+import pentacell.reports.HandOverPdf;
+import pentacell.reports.Paper;
+
+/// The recycle box: what is in it, what it weighs, and its hand-over.
+final class RecyclePane extends VBox {
+    private final Desk desk;
+    private final FileAsk files;
+    private final Label summary = new Label();
+    private final TextField to = new TextField();
+    private final ListPane<Item> list;
+    private RecycleBox box = new RecycleBox(List.of());
+
+    RecyclePane(Desk desk, FileAsk files) {
+        this.desk = desk;
+        this.files = files;
+        setId("recycle-pane");
+        getStyleClass().add("list-pane");
+        summary.setId("recycle-summary");
+        summary.getStyleClass().add("list-summary");
+        list =
+                new ListPane<Item>(
+                                desk,
+                                "recycle-list",
+                                "The recycle box is empty.",
+                                item -> item.cell().id())
+                        .column("Cell", 92, item -> item.cell().id().text())
+                        .column(
+                                "Place",
+                                84,
+                                item -> item.cell().place().map(Object::toString).orElse(""))
+                        .column(
+                                "Chemistry",
+                                110,
+                                item -> item.chemistry().map(Chemistry::words).orElse("not known"))
+                        .number("About g", 66, item -> Quantity.COUNT.number(item.grams()))
+                        .column(
+                                "Can",
+                                80,
+                                item -> item.damage() == Damage.DAMAGED ? "■ damaged" : "sound")
+                        .column("Why", 400, item -> item.reason().sentence());
+        to.setId("hand-over-to");
+        to.setPromptText("who takes it: town collection point");
+        to.setPrefColumnCount(22);
+        Button pdf = new Button("Hand-over list (PDF)");
+        pdf.setId("hand-over-pdf");
+        pdf.setOnAction(pressed -> writePdf());
+        Button handOver = new Button("Hand over all");
+        handOver.setId("hand-over");
+        handOver.getStyleClass().add("primary");
+        handOver.setOnAction(pressed -> handOver());
+        to.setOnAction(enter -> handOver());
+        HBox row = new HBox(to, handOver, pdf);
+        row.getStyleClass().add("school-row");
+        getChildren()
+                .addAll(
+                        summary,
+                        new CautionStrip(desk, Caution.REJECTS, Caution.TRANSPORT),
+                        row,
+                        list.table());
+        desk.stateProperty().subscribe(state -> show());
+    }
+
+    private void show() {
+        box = RecycleBox.of(desk.state());
+        summary.setText(
+                "%d %s, about %.2f kg%s"
+                        .formatted(
+                                box.items().size(),
+                                box.items().size() == 1 ? "cell" : "cells",
+                                box.grams() / 1000,
+                                box.damaged() > 0 ? ", " + box.damaged() + " damaged" : ""));
+        list.show(box.items());
+    }
+
+    private void writePdf() {
+        if (box.items().isEmpty()) {
+            desk.say("The recycle box is empty, there is nothing to list.");
+            return;
+        }
+        RecycleBox listed = box;
+        String date = LocalDate.ofInstant(desk.now(), ZoneId.systemDefault()).toString();
+        String taker = to.getText().strip();
+        Saving.save(
+                desk,
+                files,
+                "Hand-over list",
+                "hand-over.pdf",
+                () -> HandOverPdf.bytes(listed, taker, date, Paper.A4),
+                () -> {});
+    }
+
+    private void handOver() {
+        if (box.items().isEmpty()) return;
+        if (to.getText().isBlank()) {
+            desk.say("Say who takes the cells first.");
+            to.requestFocus();
+            return;
+        }
+        String taker = to.getText().strip();
+        List<HandedOver> facts =
+                box.items().stream().map(item -> new HandedOver(item.cell().id(), taker)).toList();
+        desk.log(
+                "Hand over " + facts.size() + " cells",
+                facts,
+                () -> {
+                    to.clear();
+                    desk.say(facts.size() + " cells handed over to " + taker + ".");
+                });
+    }
+}

@@ -1,0 +1,155 @@
+package pentacell.desktop.intake;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.Fact;
+import pentacell.core.intake.SchoolChange;
+import pentacell.core.school.BandPolicy;
+import pentacell.core.school.BandText;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.EnumWords;
+
+/// The schools of voltage bands: choose one, see which cells change their verdict, put it in force;
+/// or edit a copy.
+final class SchoolPane extends VBox {
+    private final Desk desk;
+    private final ComboBox<Chemistry> chemistry = new ComboBox<>();
+    private final ComboBox<BandPolicy> school = new ComboBox<>();
+    private final TextField name = new TextField();
+    private final TextField bands = new TextField();
+    private final Label effect = new Label();
+    private final ListView<String> changes = new ListView<>();
+    private final Button force = new Button("Put in force");
+    private final Button save = new Button("Save copy, put in force");
+
+    SchoolPane(Desk desk) {
+        this.desk = desk;
+        setId("school-pane");
+        getStyleClass().add("list-pane");
+        chemistry.setId("school-chemistry");
+        chemistry.getItems().setAll(Chemistry.values());
+        chemistry.setValue(Chemistry.NMC);
+        chemistry.setConverter(new EnumWords<>(Chemistry::words));
+        school.setId("school");
+        school.setConverter(new EnumWords<>(BandPolicy::name));
+        name.setId("school-name");
+        name.setPromptText("as in our shed");
+        name.setPrefColumnCount(12);
+        bands.setId("school-bands");
+        HBox.setHgrow(bands, Priority.ALWAYS);
+        force.setId("school-force");
+        force.getStyleClass().add("primary");
+        save.setId("school-save");
+        effect.setId("school-effect");
+        effect.setWrapText(true);
+        changes.setId("school-changes");
+        changes.setPlaceholder(new Label("No cell changes its verdict."));
+        VBox.setVgrow(changes, Priority.ALWAYS);
+        chemistry.valueProperty().subscribe(chosen -> offer());
+        school.valueProperty()
+                .subscribe(chosen -> {
+                    if (chosen != null) bands.setText(BandText.of(chosen));
+                    preview();
+                });
+        force.setOnAction(pressed -> putInForce(Optional.ofNullable(school.getValue())));
+        save.setOnAction(pressed -> saveCopy());
+        name.setOnAction(enter -> saveCopy());
+        bands.setOnAction(enter -> saveCopy());
+        desk.stateProperty().subscribe(state -> offer());
+        getChildren().addAll(chooser(), copier(), effect, changes);
+    }
+
+    private Node chooser() {
+        HBox row = new HBox(new Label("School"), chemistry, school, force);
+        row.getStyleClass().add("school-row");
+        return row;
+    }
+
+    private Node copier() {
+        HBox row = new HBox(new Label("Edit a copy"), name, bands, save);
+        row.getStyleClass().add("school-row");
+        return row;
+    }
+
+    private void offer() {
+        BandPolicy inForce = desk.state().schools().bands(chemistry.getValue());
+        List<BandPolicy> choices = desk.state().schools().choices(chemistry.getValue());
+        BandPolicy chosen = school.getValue();
+        if (!school.getItems().equals(choices)) school.getItems().setAll(choices);
+        school.setValue(chosen != null && choices.contains(chosen) ? chosen : inForce);
+        preview();
+    }
+
+    private void preview() {
+        BandPolicy chosen = school.getValue();
+        if (chosen == null) return;
+        boolean isInForce = chosen.equals(desk.state().schools().bands(chosen.chemistry()));
+        force.setDisable(isInForce);
+        List<SchoolChange> list = SchoolChange.of(desk.state(), chosen);
+        changes.getItems().setAll(list.stream().map(SchoolPane::words).toList());
+        if (isInForce) effect.setText("The " + chosen.name() + " is in force.");
+        else effect.setText(list.isEmpty() ? "" : summary(list));
+    }
+
+    private static String words(SchoolChange change) {
+        return "%s: %s, so far %s"
+                .formatted(change.cell(), change.after().words(), change.before().words());
+    }
+
+    /// How many cells change from what to what.
+    static String summary(List<SchoolChange> changes) {
+        TreeMap<String, Integer> counts = new TreeMap<>();
+        for (SchoolChange change : changes)
+            counts.merge(change.before().words() + " → " + change.after().words(), 1, Integer::sum);
+        List<String> parts = new ArrayList<>();
+        counts.forEach((words, count) -> parts.add(count + " " + words));
+        return changes.size()
+                + (changes.size() == 1
+                        ? " cell changes its verdict: "
+                        : " cells change their verdict: ")
+                + String.join("; ", parts)
+                + ". Rescued marks stay.";
+    }
+
+    private void saveCopy() {
+        BandText text = BandText.read(name.getText(), chemistry.getValue(), bands.getText());
+        if (text.problem().isPresent()) {
+            effect.setText(text.problem().get());
+            desk.say(text.problem().get());
+            return;
+        }
+        putInForce(text.policy());
+    }
+
+    private void putInForce(Optional<BandPolicy> policy) {
+        if (policy.isEmpty()) return;
+        List<SchoolChange> list = SchoolChange.of(desk.state(), policy.get());
+        desk.log(
+                "School: " + policy.get().name(),
+                List.of(new Fact.BandsChosen(policy.get())),
+                () -> {
+                    school.setValue(policy.get());
+                    name.clear();
+                    changes.getItems().setAll(list.stream().map(SchoolPane::words).toList());
+                    effect.setText(
+                            "The "
+                                    + policy.get().name()
+                                    + " is in force. "
+                                    + (list.isEmpty()
+                                            ? "No cell changes its verdict."
+                                            : summary(list)));
+                });
+    }
+}
