@@ -11,6 +11,7 @@ import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
@@ -89,7 +90,8 @@ public final class Shots extends Application {
                             shot("intake-paper", Theme.PAPER, this::intake),
                             shot("intake-shed", Theme.SHED, this::intake),
                             shot("to-test-paper", Theme.PAPER, () -> list("To test")),
-                            shot("schools-shed", Theme.SHED, () -> list("Schools")),
+                            shot("recycle-shed", Theme.SHED, () -> list("Recycle box")),
+                            shot("schools-paper", Theme.PAPER, this::schools),
                             shot("stock-paper", Theme.PAPER, this::stock),
                             shot("stock-shed", Theme.SHED, this::stock),
                             new Shot(
@@ -129,6 +131,12 @@ public final class Shots extends Application {
         private void list(String name) {
             bench.frame().go(bench.intake());
             bench.intake().showList(name);
+        }
+
+        private void schools() {
+            list("Schools");
+            if (bench.frame().scene().lookup("#school") instanceof ComboBox<?> school)
+                school.getSelectionModel().selectFirst();
         }
 
         private void intake() {

@@ -2,6 +2,9 @@ package pentacell.desktop;
 
 import static org.mockito.Mockito.mock;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Optional;
@@ -28,6 +31,8 @@ import pentacell.workshop.logbook.Opening;
 /// The real interface in an offscreen window, handled as a person does: keys, clicks, reading what
 /// stands there. The toolkit is started once for all tests.
 final class BenchFixture implements AutoCloseable {
+    private static byte[] demoFile = new byte[0];
+
     final FileAsk files = mock(FileAsk.class);
     final FxRobot robot = new FxRobot();
     final Bench bench;
@@ -66,14 +71,27 @@ final class BenchFixture implements AutoCloseable {
     static BenchFixture demo(Path folder, int width, int height)
             throws TimeoutException, LogbookException {
         Path file = folder.resolve("demo.pentacell");
-        if (Logbook.open(file, Clock.systemUTC()) instanceof Opening.Opened opened) {
-            try (Logbook logbook = opened.logbook()) {
-                logbook.logAll(TarnHollow.journal());
-            }
+        try {
+            Files.write(file, demoFile(folder));
+        } catch (IOException failure) {
+            throw new UncheckedIOException(failure);
         }
         BenchFixture fixture = open(file, width, height);
         fixture.await("the demo is shown", () -> !fixture.state().cells().isEmpty());
         return fixture;
+    }
+
+    /// The demo's file, made once for all tests: its packs are matched anew each time.
+    private static synchronized byte[] demoFile(Path folder) throws IOException, LogbookException {
+        if (demoFile.length > 0) return demoFile;
+        Path made = folder.resolve("made-once.pentacell");
+        if (Logbook.open(made, Clock.systemUTC()) instanceof Opening.Opened opened) {
+            try (Logbook logbook = opened.logbook()) {
+                logbook.logAll(TarnHollow.journal());
+            }
+        }
+        demoFile = Files.readAllBytes(made);
+        return demoFile;
     }
 
     WorkshopState state() {

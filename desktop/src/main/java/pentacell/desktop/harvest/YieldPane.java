@@ -76,6 +76,7 @@ final class YieldPane extends VBox {
         newWattHours.setPrefColumnCount(4);
         Button set = new Button("Set new price");
         set.setId("set-new-price");
+        set.setMinWidth(Region.USE_PREF_SIZE);
         set.setOnAction(pressed -> setNewPrice());
         newPrice.setOnAction(enter -> setNewPrice());
         newWattHours.setOnAction(enter -> setNewPrice());
@@ -85,6 +86,7 @@ final class YieldPane extends VBox {
         newCell.setText("A new cell costs");
         Button csv = new Button("Write CSV");
         csv.setId("yield-csv");
+        csv.setMinWidth(Region.USE_PREF_SIZE);
         csv.setOnAction(pressed -> writeCsv());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -97,20 +99,19 @@ final class YieldPane extends VBox {
         table.setId("yield-table");
         table.setPlaceholder(new Label("No donor yet."));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
-        text("What", 118, HarvestYield::name);
-        number("Opened", 58, each -> each.opened() + " of " + each.donors());
-        number("Cells", 44, each -> String.valueOf(each.cells()));
-        number("Good", 44, each -> String.valueOf(each.good()));
-        number("Wh", 42, each -> amount(OptionalDouble.of(each.goodWattHours()), 0));
-        number("Cost", 52, each -> amount(each.cost(), 2));
-        text("", 38, HarvestYield::currency);
-        number("/ cell", 46, each -> amount(each.pricePerCell(), 2));
-        number("/ good", 48, each -> amount(each.pricePerGoodCell(), 2));
-        number("/ Wh", 48, each -> amount(each.pricePerGoodWattHour(), 3));
-        number("min / cell", 58, each -> amount(each.minutesPerCell(), 1));
+        text("What", 136, HarvestYield::name);
+        number("Opened", 54, each -> each.opened() + " of " + each.donors());
+        number("Cells", 42, each -> String.valueOf(each.cells()));
+        number("Good", 42, each -> String.valueOf(each.good()));
+        number("Wh", 40, each -> amount(OptionalDouble.of(each.goodWattHours()), 0));
+        number("Cost", 78, each -> (amount(each.cost(), 2) + " " + each.currency()).strip());
+        number("/ cell", 44, each -> amount(each.pricePerCell(), 2));
+        number("/ good", 46, each -> amount(each.pricePerGoodCell(), 2));
+        number("/ Wh", 46, each -> amount(each.pricePerGoodWattHour(), 3));
+        number("min / cell", 54, each -> amount(each.minutesPerCell(), 1));
         number(
                 "Hours",
-                48,
+                42,
                 each ->
                         each.minutes() == 0
                                 ? ""

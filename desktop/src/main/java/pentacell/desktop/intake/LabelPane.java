@@ -57,7 +57,6 @@ final class LabelPane extends VBox {
         which.setId("label-which");
         which.getItems().setAll(ONLY_NEW, EVERY, SELECTED);
         which.setValue(ONLY_NEW);
-        which.valueProperty().subscribe(chosen -> show());
         skip.setId("label-skip");
         skip.setPromptText("0");
         skip.setPrefColumnCount(3);
@@ -89,6 +88,7 @@ final class LabelPane extends VBox {
         HBox row = new HBox(which, layout, own, new Label("leave free"), skip, print);
         row.getStyleClass().add("school-row");
         getChildren().addAll(summary, row, list.table());
+        which.valueProperty().subscribe(chosen -> show());
         desk.stateProperty().subscribe(state -> show());
         desk.selectedProperty()
                 .subscribe(selected -> {

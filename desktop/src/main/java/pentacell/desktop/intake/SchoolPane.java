@@ -48,7 +48,6 @@ final class SchoolPane extends VBox {
         name.setPromptText("as in our shed");
         name.setPrefColumnCount(12);
         bands.setId("school-bands");
-        HBox.setHgrow(bands, Priority.ALWAYS);
         force.setId("school-force");
         force.getStyleClass().add("primary");
         save.setId("school-save");
@@ -78,9 +77,9 @@ final class SchoolPane extends VBox {
     }
 
     private Node copier() {
-        HBox row = new HBox(new Label("Edit a copy"), name, bands, save);
+        HBox row = new HBox(new Label("Edit a copy called"), name, save);
         row.getStyleClass().add("school-row");
-        return row;
+        return new VBox(4, row, bands);
     }
 
     private void offer() {

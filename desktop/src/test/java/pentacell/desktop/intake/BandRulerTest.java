@@ -54,7 +54,7 @@ final class BandRulerTest {
     void theYieldOfEveryDonorAddsUp() {
         WorkshopState demo = TarnHollow.state(TarnHollow.journal());
         List<YieldTable.Yield> yields = YieldTable.of(demo, JudgedStock.of(demo));
-        assertEquals(20, yields.size());
+        assertEquals(25, yields.size());
         for (YieldTable.Yield yield : yields)
             assertEquals(yield.cells(), yield.fit() + yield.waiting() + yield.out());
         assertEquals(181, yields.stream().mapToInt(YieldTable.Yield::cells).sum());

@@ -12,10 +12,16 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.cell.CellId;
 import pentacell.core.fact.Cell;
+import pentacell.core.fact.DonorRecord;
 import pentacell.core.fact.Pack;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
+import pentacell.core.harvest.Advice;
+import pentacell.core.harvest.Diagnose;
+import pentacell.core.harvest.Diagnosis;
+import pentacell.core.harvest.PackReadings;
+import pentacell.core.harvest.Signature;
 import pentacell.workshop.logbook.Logbook.Draft;
 
 final class TarnHollowTest {
@@ -28,8 +34,13 @@ final class TarnHollowTest {
     }
 
     @Test
-    void itHasTwentyDonorsAndAHundredAndEightyOddCellsEachInAPlaceOfItsOwn() {
-        assertEquals(20, STATE.donors().size());
+    void ofTwentyFiveDonorsTwentyAreOpenedAndEveryCellHasAPlaceOfItsOwn() {
+        assertEquals(25, STATE.donors().size());
+        assertEquals(
+                20,
+                STATE.donors().keySet().stream()
+                        .filter(code -> !STATE.cellsOf(code).isEmpty())
+                        .count());
         assertEquals(181, STATE.cells().size());
         Map<String, CellId> places = new HashMap<>();
         for (Cell cell : STATE.cells().values()) {
@@ -38,6 +49,27 @@ final class TarnHollowTest {
             assertTrue(STATE.donors().containsKey(cell.donor().orElseThrow()));
             assertTrue(STATE.models().containsKey(cell.model().orElseThrow()));
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "LD08, LOW_GROUP, REPAIR",
+        "LD09, BOARD_DEAD, HARVEST",
+        "HB06, DRIFTED, HARVEST",
+        "HT08, DEAD_GROUPS, SCRAP",
+        "LD04, LOW_GROUP, REPAIR",
+        "LD06, LOW_GROUP, HARVEST",
+        "LL01, HEALTHY, USE"
+    })
+    void itsPacksShowWhatPacksShow(String donor, Signature signature, Advice advice) {
+        DonorRecord record = STATE.donorRecord(donor).orElseThrow();
+        Diagnosis diagnosis =
+                Diagnose.pack(
+                        PackReadings.of(record, STATE.modelOf(record.donor())).orElseThrow(),
+                        STATE.schools());
+        assertEquals(signature, diagnosis.signature());
+        assertEquals(advice, diagnosis.advice());
+        assertTrue(record.donor().label().oddity().isEmpty(), "its label makes sense");
     }
 
     @Test
