@@ -37,14 +37,14 @@ final class BenchFixture implements AutoCloseable {
     final FxRobot robot = new FxRobot();
     final Bench bench;
 
-    private BenchFixture(int width, int height) throws TimeoutException {
+    private BenchFixture(int width, int height, Settings settings) throws TimeoutException {
         Stage stage = FxToolkit.registerPrimaryStage();
         bench =
                 WaitForAsyncUtils.waitForAsyncFx(
                         30_000,
                         () -> {
                             Theme.loadFonts();
-                            Bench made = Bench.create(files, Clock.systemUTC(), Settings.forNow());
+                            Bench made = Bench.create(files, Clock.systemUTC(), settings);
                             stage.setScene(made.frame().scene());
                             stage.setWidth(width);
                             stage.setHeight(height);
@@ -56,11 +56,17 @@ final class BenchFixture implements AutoCloseable {
 
     /// The interface with a workshop file that is made when it is not there.
     static BenchFixture open(Path file) throws TimeoutException {
-        return open(file, 1280, 800);
+        return open(file, 1280, 800, Settings.forNow());
     }
 
-    static BenchFixture open(Path file, int width, int height) throws TimeoutException {
-        BenchFixture fixture = new BenchFixture(width, height);
+    /// The interface for a person who has set something before.
+    static BenchFixture open(Path file, Settings settings) throws TimeoutException {
+        return open(file, 1280, 800, settings);
+    }
+
+    static BenchFixture open(Path file, int width, int height, Settings settings)
+            throws TimeoutException {
+        BenchFixture fixture = new BenchFixture(width, height, settings);
         fixture.robot.interact(() -> fixture.bench.frame().open(file));
         fixture.await(
                 "the file is open", () -> !fixture.bench.desk().fileNameProperty().get().isEmpty());
@@ -76,7 +82,7 @@ final class BenchFixture implements AutoCloseable {
         } catch (IOException failure) {
             throw new UncheckedIOException(failure);
         }
-        BenchFixture fixture = open(file, width, height);
+        BenchFixture fixture = open(file, width, height, Settings.forNow());
         fixture.await("the demo is shown", () -> !fixture.state().cells().isEmpty());
         return fixture;
     }

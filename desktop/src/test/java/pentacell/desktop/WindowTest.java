@@ -21,6 +21,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.testfx.util.WaitForAsyncUtils;
+import pentacell.desktop.frame.Settings;
 
 /// The window as a whole: nothing sticks out of it, keys lead where they say, files are opened and
 /// refused.
@@ -29,9 +30,11 @@ final class WindowTest {
 
     @ParameterizedTest(name = "{0} × {1}, station {2}")
     @CsvSource({
+        "1280, 800, 1",
         "1280, 800, 2",
         "1280, 800, 4",
         "1280, 800, 6",
+        "1024, 640, 1",
         "1024, 640, 2",
         "1024, 640, 4",
         "1024, 640, 6"
@@ -64,6 +67,25 @@ final class WindowTest {
         }
     }
 
+    @Test
+    void whatAPersonHasSetIsThereAtTheNextStart() throws Exception {
+        Settings kept = Settings.forNow();
+        try (BenchFixture bench = BenchFixture.open(folder.resolve("a.pentacell"), kept)) {
+            bench.click("#theme");
+            bench.keys(KeyCode.CONTROL, KeyCode.PLUS);
+            assertEquals(Optional.of("SHED"), kept.get("theme"));
+        }
+        try (BenchFixture bench = BenchFixture.open(folder.resolve("a.pentacell"), kept)) {
+            var scene = bench.bench.frame().scene();
+            assertTrue(scene.getRoot().getStyleClass().contains("scale-110"));
+            assertTrue(
+                    scene.getStylesheets().stream().anyMatch(sheet -> sheet.endsWith("shed.css")));
+            assertEquals(
+                    Optional.of(folder.resolve("a.pentacell").toString()),
+                    kept.get("last-workshop"));
+        }
+    }
+
     private static boolean isShown(Node node) {
         for (Node each = node; each != null; each = each.getParent())
             if (!each.isVisible()) return false;
@@ -73,7 +95,8 @@ final class WindowTest {
     @Test
     void everyButtonSaysWhatItDoes() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
-            for (KeyCode station : List.of(KeyCode.DIGIT2, KeyCode.DIGIT4, KeyCode.DIGIT6)) {
+            for (KeyCode station :
+                    List.of(KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT4, KeyCode.DIGIT6)) {
                 bench.keys(KeyCode.CONTROL, station);
                 for (Button button : bench.robot.lookup(".button").queryAllAs(Button.class)) {
                     if (!isShown(button)) continue;

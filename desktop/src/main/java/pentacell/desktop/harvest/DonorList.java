@@ -15,6 +15,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.fact.DonorRecord;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.kit.WhenShown;
 
 /// The donors, those with something to do first; each with its string in small.
 final class DonorList extends ListView<DonorRecord> {
@@ -36,7 +37,7 @@ final class DonorList extends ListView<DonorRecord> {
                 .subscribe(chosen -> {
                     if (!arranging && chosen != null) desk.selectDonor(chosen.donor().code());
                 });
-        desk.stateProperty().subscribe(state -> arrange());
+        WhenShown.run(this, desk.stateProperty(), this::arrange);
         desk.selectedDonorProperty().subscribe(code -> mark());
     }
 

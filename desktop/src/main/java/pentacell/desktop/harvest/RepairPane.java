@@ -28,6 +28,7 @@ import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.WhenShown;
 
 /// Repair or harvest: what each school does, the plan for each low group, whether it held.
 final class RepairPane extends VBox {
@@ -49,7 +50,7 @@ final class RepairPane extends VBox {
         cautions = new CautionStrip(desk, Caution.CHARGING);
         plans.getStyleClass().add("plans");
         getChildren().addAll(schools(), cautions, plans);
-        desk.stateProperty().subscribe(state -> show());
+        WhenShown.run(this, desk.stateProperty(), this::show);
         desk.selectedDonorProperty().subscribe(code -> show());
     }
 

@@ -25,6 +25,7 @@ import pentacell.core.harvest.TeardownStep.Severity;
 import pentacell.core.shelf.Shelf;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.WhenShown;
 
 /// The teardown of a donor: steps with their hazards to check off, then its cells get their names.
 final class TeardownPane extends VBox {
@@ -71,7 +72,7 @@ final class TeardownPane extends VBox {
         legend.setWrapText(true);
         legend.getStyleClass().add("caption");
         getChildren().addAll(cautions, steps, out, naming, legend, proposal, extras(), saved);
-        desk.stateProperty().subscribe(state -> show());
+        WhenShown.run(this, desk.stateProperty(), this::show);
         desk.selectedDonorProperty().subscribe(code -> show());
     }
 

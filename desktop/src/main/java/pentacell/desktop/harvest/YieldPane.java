@@ -26,6 +26,7 @@ import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.kit.WhenShown;
 import pentacell.workshop.exchange.HarvestFiles;
 
 /// Yield and cost: what a lot or a kind of donor gave and what a good watt-hour cost, against new
@@ -56,7 +57,7 @@ final class YieldPane extends VBox {
         surface.getStyleClass().add("yield-plot");
         VBox.setVgrow(table, Priority.ALWAYS);
         getChildren().addAll(bar(), surface, table);
-        desk.stateProperty().subscribe(state -> show());
+        WhenShown.run(this, desk.stateProperty(), this::show);
     }
 
     private static String words(By by) {

@@ -18,6 +18,7 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.WhenShown;
 import pentacell.workshop.exchange.CellTable.Problem;
 import pentacell.workshop.exchange.ModelCsv;
 
@@ -67,7 +68,10 @@ final class CataloguePane extends VBox {
         problems.setId("catalogue-problems");
         problems.setWrapText(true);
         getChildren().addAll(row, problems, table);
-        desk.stateProperty().subscribe(state -> table.getItems().setAll(state.models().values()));
+        WhenShown.run(
+                this,
+                desk.stateProperty(),
+                () -> table.getItems().setAll(desk.state().models().values()));
     }
 
     private void column(

@@ -19,6 +19,7 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.WhenShown;
 import pentacell.reports.CellLabel;
 import pentacell.reports.LabelLayout;
 import pentacell.reports.LabelPdf;
@@ -89,7 +90,7 @@ final class LabelPane extends VBox {
         row.getStyleClass().add("school-row");
         getChildren().addAll(summary, row, list.table());
         which.valueProperty().subscribe(chosen -> show());
-        desk.stateProperty().subscribe(state -> show());
+        WhenShown.run(this, desk.stateProperty(), this::show);
         desk.selectedProperty()
                 .subscribe(selected -> {
                     if (SELECTED.equals(which.getValue())) show();

@@ -7,6 +7,7 @@ import pentacell.core.intake.LookTwice;
 import pentacell.core.intake.LookTwice.Suspicion;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.WhenShown;
 
 /// Cells that are perhaps not what their label says.
 final class LookTwicePane extends VBox {
@@ -24,6 +25,6 @@ final class LookTwicePane extends VBox {
                         .column("Cell", 110, each -> each.cell().text())
                         .column("Why", 600, each -> each.reason().sentence());
         getChildren().addAll(summary, new CautionStrip(desk, Caution.POLARITY), list.table());
-        desk.stateProperty().subscribe(state -> list.show(LookTwice.of(state)));
+        WhenShown.run(this, desk.stateProperty(), () -> list.show(LookTwice.of(desk.state())));
     }
 }

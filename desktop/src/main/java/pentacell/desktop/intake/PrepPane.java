@@ -18,6 +18,7 @@ import pentacell.core.fact.CellFact.PrepDone;
 import pentacell.core.shelf.Preparation;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.WhenShown;
 
 /// What must be done to cells before assembly, with check-off by typing the id.
 final class PrepPane extends VBox {
@@ -56,7 +57,7 @@ final class PrepPane extends VBox {
         HBox row = new HBox(done, mark);
         row.getStyleClass().add("school-row");
         getChildren().addAll(summary, new CautionStrip(desk, Caution.GRINDING), row, list.table());
-        desk.stateProperty().subscribe(state -> show());
+        WhenShown.run(this, desk.stateProperty(), this::show);
     }
 
     private void show() {

@@ -19,6 +19,7 @@ import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.WhenShown;
 import pentacell.reports.HandOverPdf;
 import pentacell.reports.Paper;
 
@@ -78,7 +79,7 @@ final class RecyclePane extends VBox {
                         new CautionStrip(desk, Caution.REJECTS, Caution.TRANSPORT),
                         row,
                         list.table());
-        desk.stateProperty().subscribe(state -> show());
+        WhenShown.run(this, desk.stateProperty(), this::show);
     }
 
     private void show() {

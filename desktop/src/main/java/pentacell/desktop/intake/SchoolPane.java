@@ -20,6 +20,7 @@ import pentacell.core.school.BandPolicy;
 import pentacell.core.school.BandText;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.WhenShown;
 
 /// The schools of voltage bands: choose one, see which cells change their verdict, put it in force;
 /// or edit a copy.
@@ -66,7 +67,7 @@ final class SchoolPane extends VBox {
         save.setOnAction(pressed -> saveCopy());
         name.setOnAction(enter -> saveCopy());
         bands.setOnAction(enter -> saveCopy());
-        desk.stateProperty().subscribe(state -> offer());
+        WhenShown.run(this, desk.stateProperty(), this::offer);
         getChildren().addAll(chooser(), copier(), effect, changes);
     }
 

@@ -17,6 +17,7 @@ import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.WhenShown;
 import pentacell.workshop.exchange.HarvestFiles;
 
 /// The cells that wait for their test, each with what happens to it next.
@@ -62,7 +63,7 @@ final class WaitingPane extends VBox {
         HBox head = new HBox(summary, gap, csv);
         head.getStyleClass().add("school-row");
         getChildren().addAll(head, cautions, list.table());
-        desk.stateProperty().subscribe(state -> show());
+        WhenShown.run(this, desk.stateProperty(), this::show);
     }
 
     private void show() {

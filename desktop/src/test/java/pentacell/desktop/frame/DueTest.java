@@ -1,15 +1,20 @@
 package pentacell.desktop.frame;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import pentacell.core.cell.CellId;
+import pentacell.core.donor.Donor;
 import pentacell.core.fact.Act;
 import pentacell.core.fact.CellFact;
+import pentacell.core.fact.DonorFact;
 import pentacell.core.fact.Fact;
 import pentacell.core.fact.PackFact;
 import pentacell.core.fact.WorkshopState;
@@ -59,12 +64,38 @@ final class DueTest {
                         new PackFact.CellPicked("Night", B, PackFact.Pick.TAKEN)));
     }
 
-    private static List<String> due(Fact... facts) {
+    @Test
+    void aChargedGroupIsToBeReadAgainAfterItsWait() {
+        Fact donor = new Fact.DonorAdded(Donor.of("K01", "", "", ""));
+        Fact charged = new DonorFact.GroupCharged("K01", 2, 3.98);
+        String early = due(donor, charged).get(0);
+        assertTrue(early.startsWith("K01 group 2: read again from "), early);
+        Instant dayLater = Instant.EPOCH.plus(Duration.ofHours(24));
+        assertEquals(
+                List.of("K01 group 2: read again now, passes at 3.950\u00a0V"),
+                due(dayLater, donor, charged));
+        // read in time and good: nothing is due any more
+        TreeMap<Integer, Double> again = new TreeMap<>(Map.of(2, 3.97));
+        List<Act> acts =
+                List.of(
+                        act(1, Instant.EPOCH, donor, charged),
+                        act(3, dayLater, new DonorFact.GroupsRead("K01", again)));
+        WorkshopState state = WorkshopState.of(acts);
+        assertEquals(List.of(), Due.of(state, JudgedStock.of(state), dayLater));
+    }
+
+    private static Act act(long first, Instant at, Fact... facts) {
         List<Act.Entry> entries = new ArrayList<>();
-        for (Fact fact : facts) entries.add(new Act.Entry(entries.size() + 1, fact));
-        WorkshopState state = WorkshopState.of(List.of(new Act(1, Instant.EPOCH, "act", entries)));
-        return Due.of(state, JudgedStock.of(state), java.time.Instant.EPOCH).stream()
-                .map(Due::words)
-                .toList();
+        for (Fact fact : facts) entries.add(new Act.Entry(first + entries.size(), fact));
+        return new Act(first, at, "act", entries);
+    }
+
+    private static List<String> due(Fact... facts) {
+        return due(Instant.EPOCH, facts);
+    }
+
+    private static List<String> due(Instant now, Fact... facts) {
+        WorkshopState state = WorkshopState.of(List.of(act(1, Instant.EPOCH, facts)));
+        return Due.of(state, JudgedStock.of(state), now).stream().map(Due::words).toList();
     }
 }
