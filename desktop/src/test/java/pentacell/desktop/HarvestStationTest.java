@@ -280,6 +280,23 @@ final class HarvestStationTest {
     }
 
     @Test
+    void aDonorIsDescribedAnewUnderItsCode() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+            bench.enter("HT08");
+            command(bench, "edit donor");
+            bench.keys(KeyCode.CONTROL, KeyCode.A);
+            bench.type("saw pack\t");
+            bench.keys(KeyCode.CONTROL, KeyCode.A);
+            bench.enter("5S2P");
+            bench.await("saved", () -> donor(bench, "HT08").kind().equals("saw pack"));
+            assertEquals("5S2P", donor(bench, "HT08").arrangement().orElseThrow().toString());
+            assertEquals("Tessaly T30", donor(bench, "HT08").cellModel(), "the rest stays");
+            assertEquals(5, bench.state().donorRecord("HT08").orElseThrow().groupVolts().size());
+        }
+    }
+
+    @Test
     void blemishesComeWithTheOutcome() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);

@@ -5,11 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -26,7 +24,6 @@ import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.CellMark;
-import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.PlotSurface;
 
 /// The card of the selected cell: big id, mark, verdict with its reasons, figures, life line.
@@ -183,43 +180,19 @@ final class CardView extends VBox {
     }
 
     private Node decisionRow() {
-        ComboBox<Decision> choice = new ComboBox<>();
-        choice.setId("decision");
-        choice.getItems().setAll(Decision.values());
-        choice.getSelectionModel().select(Decision.OUT);
-        choice.setConverter(new EnumWords<>(CardView::words));
-        TextField reason = new TextField();
-        reason.setId("decision-reason");
-        reason.setPromptText("reason");
-        HBox.setHgrow(reason, Priority.ALWAYS);
-        Button decide = new Button("Decide");
-        decide.setId("decide");
-        Runnable act =
-                () ->
+        return new DecisionRow<>(
+                "decision",
+                List.of(Decision.values()),
+                Decision.OUT,
+                Decision.BY_FIGURES,
+                CardView::words,
+                (choice, reason, onLogged) ->
                         desk.selectedCell()
-                                .ifPresent(cell -> {
-                                    if (reason.getText().isBlank()
-                                            && choice.getValue() != Decision.BY_FIGURES) {
-                                        reason.setPromptText("say why first");
-                                        reason.requestFocus();
-                                        return;
-                                    }
-                                    desk.log(
-                                            "Decide " + cell.id(),
-                                            List.of(
-                                                    new CellDecided(
-                                                            cell.id(),
-                                                            choice.getValue(),
-                                                            reason.getText().strip())),
-                                            reason::clear);
-                                });
-        decide.setOnAction(pressed -> act.run());
-        reason.setOnAction(enter -> act.run());
-        Label caption = new Label("Decide otherwise");
-        caption.getStyleClass().add("caption");
-        HBox row = new HBox(choice, reason, decide);
-        row.getStyleClass().add("row");
-        return new VBox(caption, row);
+                                .ifPresent(cell ->
+                                        desk.log(
+                                                "Decide " + cell.id(),
+                                                List.of(new CellDecided(cell.id(), choice, reason)),
+                                                onLogged)));
     }
 
     private static String words(Decision decision) {

@@ -8,11 +8,8 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -29,7 +26,6 @@ import pentacell.core.harvest.Diagnose;
 import pentacell.core.harvest.Diagnosis;
 import pentacell.core.harvest.PackReadings;
 import pentacell.core.unit.Quantity;
-import pentacell.desktop.kit.EnumWords;
 
 /// The card of the selected donor: code, diagnosis with its reasons, label, decision, life line.
 final class DonorCard extends VBox {
@@ -182,43 +178,22 @@ final class DonorCard extends VBox {
     }
 
     private Node decisionRow() {
-        ComboBox<DonorWay> choice = new ComboBox<>();
-        choice.setId("donor-decision");
-        choice.getItems().setAll(DonorWay.values());
-        choice.getSelectionModel().select(DonorWay.HARVEST);
-        choice.setConverter(new EnumWords<>(DonorCard::words));
-        TextField reason = new TextField();
-        reason.setId("donor-decision-reason");
-        reason.setPromptText("reason");
-        HBox.setHgrow(reason, Priority.ALWAYS);
-        Button decide = new Button("Decide");
-        decide.setId("donor-decide");
-        Runnable act =
-                () ->
+        return new DecisionRow<>(
+                "donor-decision",
+                List.of(DonorWay.values()),
+                DonorWay.HARVEST,
+                DonorWay.AS_ADVISED,
+                DonorCard::words,
+                (choice, reason, onLogged) ->
                         desk.selectedDonor()
-                                .ifPresent(record -> {
-                                    if (reason.getText().isBlank()
-                                            && choice.getValue() != DonorWay.AS_ADVISED) {
-                                        reason.setPromptText("say why first");
-                                        reason.requestFocus();
-                                        return;
-                                    }
-                                    desk.log(
-                                            "Decide " + record.donor().code(),
-                                            List.of(
-                                                    new DonorFact.WayDecided(
-                                                            record.donor().code(),
-                                                            choice.getValue(),
-                                                            reason.getText().strip())),
-                                            reason::clear);
-                                });
-        decide.setOnAction(pressed -> act.run());
-        reason.setOnAction(enter -> act.run());
-        Label caption = new Label("Decide otherwise");
-        caption.getStyleClass().add("caption");
-        HBox row = new HBox(choice, reason, decide);
-        row.getStyleClass().add("row");
-        return new VBox(caption, row);
+                                .map(record -> record.donor().code())
+                                .ifPresent(donor ->
+                                        desk.log(
+                                                "Decide " + donor,
+                                                List.of(
+                                                        new DonorFact.WayDecided(
+                                                                donor, choice, reason)),
+                                                onLogged)));
     }
 
     private static String words(DonorWay way) {

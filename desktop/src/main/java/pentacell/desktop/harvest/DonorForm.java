@@ -1,5 +1,6 @@
 package pentacell.desktop.harvest;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,25 +26,43 @@ public final class DonorForm {
     private static final String NO_LOT = "no lot";
 
     private final Desk desk;
-    private final Form form = new Form("donor-form", "Add a donor", "Add donor");
-    private final TextField code = form.text("donor-code", "Code on the cans", "HB06");
-    private final TextField kind = form.text("donor-kind", "What it was", "hire-bicycle module");
-    private final TextField arrangement = form.text("donor-arrangement", "Arrangement", "3S2P");
-    private final ComboBox<String> model =
-            form.choice("donor-model", "Model of its cells", List.of(NOT_KNOWN));
-    private final ComboBox<String> lot = form.choice("donor-lot", "Lot", List.of(NO_LOT));
-    private final ComboBox<Construction> construction =
-            form.choice("donor-construction", "Put together as", List.of(Construction.values()));
-    private final TextField volts = form.text("donor-volts", "Label / V", "10.8");
-    private final TextField ampHours = form.text("donor-ah", "Label / Ah", "4.4");
-    private final TextField wattHours = form.text("donor-wh", "Label / Wh", "48");
-    private final TextField share =
-            form.text("donor-share", "Own share of the price", "even share");
-    private final TextField note = form.text("donor-note", "Note", "board smells burnt");
+    private final Optional<Donor> known;
+    private final Form form;
+    private final TextField code;
+    private final TextField kind;
+    private final TextField arrangement;
+    private final ComboBox<String> model;
+    private final ComboBox<String> lot;
+    private final ComboBox<Construction> construction;
+    private final TextField volts;
+    private final TextField ampHours;
+    private final TextField wattHours;
+    private final TextField share;
+    private final TextField note;
 
-    private DonorForm(Desk desk) {
+    private DonorForm(Desk desk, Optional<Donor> known) {
         this.desk = desk;
+        this.known = known;
+        form =
+                known.isPresent()
+                        ? new Form("donor-form", "Describe " + known.get().code() + " anew", "Save")
+                        : new Form("donor-form", "Add a donor", "Add donor");
+        code = form.text("donor-code", "Code on the cans", "HB06");
+        kind = form.text("donor-kind", "What it was", "hire-bicycle module");
+        arrangement = form.text("donor-arrangement", "Arrangement", "3S2P");
+        model = form.choice("donor-model", "Model of its cells", List.of(NOT_KNOWN));
+        lot = form.choice("donor-lot", "Lot", List.of(NO_LOT));
+        construction =
+                form.choice(
+                        "donor-construction", "Put together as", List.of(Construction.values()));
+        volts = form.text("donor-volts", "Label / V", "10.8");
+        ampHours = form.text("donor-ah", "Label / Ah", "4.4");
+        wattHours = form.text("donor-wh", "Label / Wh", "48");
+        share = form.text("donor-share", "Own share of the price", "even share");
+        note = form.text("donor-note", "Note", "board smells burnt");
         construction.setConverter(new EnumWords<>(Construction::words));
+        offer(desk.state());
+        known.ifPresent(this::fill);
         desk.stateProperty().subscribe(this::offer);
         kind.textProperty().subscribe(text -> propose());
         form.onVerb(this::add);
@@ -51,7 +70,36 @@ public final class DonorForm {
 
     /// A fresh form.
     public static Form create(Desk desk) {
-        return new DonorForm(desk).form;
+        return new DonorForm(desk, Optional.empty()).form;
+    }
+
+    /// The form of a donor that is known, to describe it anew. Its code stays: it is on the cans.
+    static Form edit(Desk desk, Donor donor) {
+        return new DonorForm(desk, Optional.of(donor)).form;
+    }
+
+    private void fill(Donor donor) {
+        code.setText(donor.code());
+        code.setDisable(true);
+        kind.setText(donor.kind());
+        donor.arrangement().ifPresent(each -> arrangement.setText(each.toString()));
+        if (!donor.cellModel().isEmpty()) {
+            if (!model.getItems().contains(donor.cellModel()))
+                model.getItems().add(donor.cellModel());
+            model.setValue(donor.cellModel());
+        }
+        donor.lot().filter(lot.getItems()::contains).ifPresent(lot::setValue);
+        donor.construction().ifPresent(construction::setValue);
+        fill(volts, donor.label().volts());
+        fill(ampHours, donor.label().ampHours());
+        fill(wattHours, donor.label().wattHours());
+        fill(share, donor.priceShare());
+        note.setText(donor.note());
+    }
+
+    private static void fill(TextField field, OptionalDouble value) {
+        value.ifPresent(number ->
+                field.setText(BigDecimal.valueOf(number).stripTrailingZeros().toPlainString()));
     }
 
     private void offer(WorkshopState state) {
@@ -85,7 +133,7 @@ public final class DonorForm {
             form.complain("The code " + problem.get() + ".", code);
             return;
         }
-        if (desk.state().donors().containsKey(name)) {
+        if (known.isEmpty() && desk.state().donors().containsKey(name)) {
             form.complain(name + " is taken; leave the field empty for " + proposed() + ".", code);
             return;
         }
@@ -131,6 +179,13 @@ public final class DonorForm {
     }
 
     private void log(Donor donor) {
+        if (known.isPresent()) {
+            desk.log(
+                    "Describe donor " + donor.code(),
+                    List.of(new Fact.DonorAdded(donor)),
+                    () -> form.say(donor.code() + " is described anew. " + oddity(donor)));
+            return;
+        }
         desk.log(
                 "Add donor " + donor.code(),
                 List.of(new Fact.DonorAdded(donor)),
@@ -139,13 +194,11 @@ public final class DonorForm {
                     desk.selectDonor(donor.code());
                     form.say(
                             "Donor %s is on the bench; its cells will be %s-01 and so on. %s"
-                                    .formatted(
-                                            donor.code(),
-                                            donor.code(),
-                                            donor.label()
-                                                    .oddity()
-                                                    .map(Reason::sentence)
-                                                    .orElse("")));
+                                    .formatted(donor.code(), donor.code(), oddity(donor)));
                 });
+    }
+
+    private static String oddity(Donor donor) {
+        return donor.label().oddity().map(Reason::sentence).orElse("");
     }
 }

@@ -155,6 +155,7 @@ public final class HarvestStation implements Station {
         return List.of(
                 new Command("Add lot", () -> openForm(() -> LotForm.create(desk))),
                 new Command("Add donor", () -> openForm(() -> DonorForm.create(desk))),
+                new Command("Edit donor", this::editDonor),
                 new Command("Import readings", this::importReadings),
                 new Command("Name cells", this::nameCells),
                 new Command(YIELD, () -> showPane(YIELD)));
@@ -164,6 +165,13 @@ public final class HarvestStation implements Station {
     public void showPane(String name) {
         putAway();
         show(name);
+    }
+
+    private void editDonor() {
+        model.donor()
+                .ifPresentOrElse(
+                        record -> openForm(() -> DonorForm.edit(desk, record.donor())),
+                        () -> desk.say("Choose the donor first, then describe it anew."));
     }
 
     private void nameCells() {
@@ -180,7 +188,7 @@ public final class HarvestStation implements Station {
         shown.onClose(this::putAway);
         open = Optional.of(shown);
         refresh();
-        shown.clear();
+        shown.begin();
     }
 
     private void putAway() {

@@ -102,6 +102,14 @@ public final class Form extends VBox {
         message.setText(sentence);
     }
 
+    /// Puts the caret in the first field that can be typed into.
+    public void begin() {
+        texts.stream()
+                .filter(field -> !field.isDisabled())
+                .findFirst()
+                .ifPresent(Node::requestFocus);
+    }
+
     /// Empties all fields and puts the caret in the first.
     public void clear() {
         texts.forEach(TextField::clear);

@@ -1,11 +1,6 @@
 package pentacell.workshop.exchange;
 
-import de.siegmar.fastcsv.reader.CsvParseException;
-import de.siegmar.fastcsv.reader.CsvReader;
-import de.siegmar.fastcsv.reader.NamedCsvRecord;
-import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,36 +21,22 @@ public record LockCsv(Map<CellId, Integer> locks, List<Problem> problems) {
 
     /// Reads a file.
     public static LockCsv read(Path file) {
-        String name = String.valueOf(file.getFileName());
         Map<CellId, Integer> locks = new LinkedHashMap<>();
-        List<Problem> problems = new ArrayList<>();
-        try {
-            TextFile text = TextFile.examine(file);
-            try (CsvReader<NamedCsvRecord> csv =
-                    CsvReader.builder()
-                            .fieldSeparator(text.separator())
-                            .ofNamedCsvRecord(text.open())) {
-                for (NamedCsvRecord line : csv) {
-                    Optional<String> id = line.findField("cell_id").map(String::strip);
-                    Optional<String> group = line.findField("group").map(String::strip);
-                    boolean good =
-                            id.isPresent()
-                                    && CellId.problem(id.get()).isEmpty()
-                                    && group.isPresent()
-                                    && group.get().matches("[1-9]\\d{0,3}");
-                    if (good) locks.put(new CellId(id.get()), Integer.parseInt(group.get()) - 1);
-                    else
-                        problems.add(
-                                new Problem(
-                                        name,
-                                        line.getStartingLineNumber(),
-                                        "expected columns cell_id and group (a number from 1), read "
-                                                + line.getFields()));
-                }
-            }
-        } catch (IOException | CsvParseException failure) {
-            problems.add(new Problem(name, 0, "could not be read: " + failure.getMessage()));
-        }
-        return new LockCsv(locks, problems);
+        NamedTable.Read<Boolean> read = NamedTable.read(file, line -> line(line, locks));
+        return new LockCsv(locks, read.problems());
+    }
+
+    private static boolean line(NamedTable.Line line, Map<CellId, Integer> locks)
+            throws NamedTable.BadLine {
+        String id = line.required("the id of a cell", "cell_id");
+        String group = line.required("a group number from 1", "group");
+        Optional<String> problem = CellId.problem(id);
+        if (problem.isPresent())
+            throw new NamedTable.BadLine("column \"cell_id\": \"" + id + "\" " + problem.get());
+        if (!group.matches("[1-9]\\d{0,3}"))
+            throw new NamedTable.BadLine(
+                    "column \"group\": \"" + group + "\" is no group number from 1");
+        locks.put(new CellId(id), Integer.parseInt(group) - 1);
+        return true;
     }
 }
