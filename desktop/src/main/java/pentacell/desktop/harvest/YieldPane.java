@@ -99,17 +99,16 @@ final class YieldPane extends VBox {
     private void columns() {
         table.setId("yield-table");
         table.setPlaceholder(new Label("No donor yet."));
-        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
-        text("What", 136, HarvestYield::name);
-        number("Opened", 54, each -> each.opened() + " of " + each.donors());
-        number("Cells", 42, each -> String.valueOf(each.cells()));
-        number("Good", 42, each -> String.valueOf(each.good()));
-        number("Wh", 40, each -> amount(OptionalDouble.of(each.goodWattHours()), 0));
+        text("What", 124, HarvestYield::name);
+        number("Opened", 52, each -> each.opened() + " of " + each.donors());
+        number("Cells", 40, each -> String.valueOf(each.cells()));
+        number("Good", 40, each -> String.valueOf(each.good()));
+        number("Wh", 38, each -> amount(OptionalDouble.of(each.goodWattHours()), 0));
         number("Cost", 78, each -> (amount(each.cost(), 2) + " " + each.currency()).strip());
-        number("/ cell", 44, each -> amount(each.pricePerCell(), 2));
-        number("/ good", 46, each -> amount(each.pricePerGoodCell(), 2));
-        number("/ Wh", 46, each -> amount(each.pricePerGoodWattHour(), 3));
-        number("min / cell", 54, each -> amount(each.minutesPerCell(), 1));
+        number("/ cell", 46, each -> amount(each.pricePerCell(), 2));
+        number("/ good", 48, each -> amount(each.pricePerGoodCell(), 2));
+        number("/ Wh", 54, each -> amount(each.pricePerGoodWattHour(), 3));
+        number("min each", 58, each -> amount(each.minutesPerCell(), 1));
         number(
                 "Hours",
                 42,

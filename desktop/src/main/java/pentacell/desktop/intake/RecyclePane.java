@@ -52,12 +52,12 @@ final class RecyclePane extends VBox {
                                 item -> item.cell().place().map(Object::toString).orElse(""))
                         .column(
                                 "Chemistry",
-                                110,
+                                96,
                                 item -> item.chemistry().map(Chemistry::words).orElse("not known"))
-                        .number("About g", 66, item -> Quantity.COUNT.number(item.grams()))
+                        .number("~ g", 48, item -> Quantity.COUNT.number(item.grams()))
                         .column(
                                 "Can",
-                                80,
+                                92,
                                 item -> item.damage() == Damage.DAMAGED ? "■ damaged" : "sound")
                         .column("Why", 400, item -> item.reason().sentence());
         to.setId("hand-over-to");

@@ -54,6 +54,7 @@ final class SchoolPane extends VBox {
         save.setId("school-save");
         effect.setId("school-effect");
         effect.setWrapText(true);
+        effect.setMinHeight(USE_PREF_SIZE);
         changes.setId("school-changes");
         changes.setPlaceholder(new Label("No cell changes its verdict."));
         VBox.setVgrow(changes, Priority.ALWAYS);
