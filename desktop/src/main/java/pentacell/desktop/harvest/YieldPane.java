@@ -99,12 +99,11 @@ final class YieldPane extends VBox {
     private void columns() {
         table.setId("yield-table");
         table.setPlaceholder(new Label("No donor yet."));
-        text("What", 124, HarvestYield::name);
-        number("Opened", 52, each -> each.opened() + " of " + each.donors());
+        text("What", 152, HarvestYield::name);
         number("Cells", 40, each -> String.valueOf(each.cells()));
         number("Good", 40, each -> String.valueOf(each.good()));
         number("Wh", 38, each -> amount(OptionalDouble.of(each.goodWattHours()), 0));
-        number("Cost", 78, each -> (amount(each.cost(), 2) + " " + each.currency()).strip());
+        number("Cost", 88, each -> (amount(each.cost(), 2) + " " + each.currency()).strip());
         number("/ cell", 46, each -> amount(each.pricePerCell(), 2));
         number("/ good", 48, each -> amount(each.pricePerGoodCell(), 2));
         number("/ Wh", 54, each -> amount(each.pricePerGoodWattHour(), 3));

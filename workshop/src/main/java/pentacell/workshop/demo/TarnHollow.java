@@ -11,9 +11,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import pentacell.core.cell.Blemish;
-import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.PrepWork;
@@ -53,17 +51,6 @@ public final class TarnHollow {
     private static final TestConditions BENCH_RUN = TestConditions.of(4.20, 1.0, 3.0);
     private static final TestConditions LFP_RUN = TestConditions.of(3.65, 1.0, 2.5);
 
-    private static final CellModel HX26 =
-            model("Halvorn HX26", "18650", Chemistry.NMC, 2500, 2600, 2.5, 5);
-    private static final CellModel Q22 =
-            model("Quill Q22", "18650", Chemistry.NMC, 2150, 2200, 1.1, 4.4);
-    private static final CellModel T30 =
-            model("Tessaly T30", "18650", Chemistry.NMC, 1950, 2000, 4, 30);
-    private static final CellModel HX34 =
-            model("Halvorn HX34", "18650", Chemistry.NMC, 3250, 3400, 1.7, 6.8);
-    private static final CellModel BF26 =
-            model("Bramfer BF26-L", "26650", Chemistry.LFP, 3200, 3300, 3.2, 9.6);
-
     private final SplittableRandom random = new SplittableRandom(2026);
     private final List<Draft> drafts = new ArrayList<>();
     private Instant now = BEGIN;
@@ -85,7 +72,7 @@ public final class TarnHollow {
 
     /// The demo's models, to begin a catalogue of one's own with.
     public static List<CellModel> models() {
-        return List.of(HX26, Q22, T30, BF26, HX34);
+        return List.of(Harvest.HX26, Harvest.Q22, Harvest.T30, Harvest.BF26, Harvest.HX34);
     }
 
     /// The state the journal comes to.
@@ -100,24 +87,6 @@ public final class TarnHollow {
         return WorkshopState.of(acts);
     }
 
-    private static CellModel model(
-            String name,
-            String format,
-            Chemistry chemistry,
-            double least,
-            double nominal,
-            double charge,
-            double discharge) {
-        return new CellModel(
-                name,
-                CellFormat.parse(format).orElseThrow(),
-                chemistry,
-                least,
-                nominal,
-                new CellLimits(
-                        chemistry.chargeLimitVolts(), chemistry.endVolts(), charge, discharge));
-    }
-
     private void log(String words, List<? extends Fact> facts) {
         drafts.add(new Draft(now, words, facts));
         now = now.plus(Duration.ofSeconds(40 + random.nextInt(50)));
@@ -130,7 +99,7 @@ public final class TarnHollow {
     }
 
     private void shelf() {
-        for (CellModel model : List.of(HX26, Q22, T30, BF26))
+        for (CellModel model : List.of(Harvest.HX26, Harvest.Q22, Harvest.T30, Harvest.BF26))
             log("Define " + model.name(), List.of(new Fact.ModelDefined(model)));
         for (Tray tray : TRAYS) log("Add tray " + tray.name(), List.of(new Fact.TrayAdded(tray)));
     }
@@ -138,82 +107,12 @@ public final class TarnHollow {
     private static final List<Tray> TRAYS =
             List.of(new Tray("T1", 6, 12), new Tray("T2", 6, 12), new Tray("T3", 6, 12));
 
-    /// @param wear mean state of health of its cells
-    private record Harvest(
-            String code, String kind, CellModel model, int cells, double wear, String note) {}
-
-    private static final List<Harvest> HARVESTS =
-            List.of(
-                    new Harvest(
-                            "HB01",
-                            "hire-bicycle module",
-                            HX26,
-                            16,
-                            0.93,
-                            "8S2P, board dead, cells even"),
-                    new Harvest(
-                            "HB02",
-                            "hire-bicycle module",
-                            HX26,
-                            16,
-                            0.90,
-                            "8S2P, one label looks wrong"),
-                    new Harvest("HB03", "hire-bicycle module", HX26, 16, 0.86, "8S2P, much used"),
-                    new Harvest("HB04", "hire-bicycle module", HX26, 16, 0.91, "8S2P"),
-                    new Harvest(
-                            "HB05",
-                            "hire-bicycle module",
-                            HX26,
-                            16,
-                            0.89,
-                            "8S2P, opened last week"),
-                    new Harvest("LD01", "library docking pack", Q22, 6, 0.95, "3S2P"),
-                    new Harvest("LD02", "library docking pack", Q22, 6, 0.94, "3S2P"),
-                    new Harvest("LD03", "library docking pack", Q22, 6, 0.91, "3S2P"),
-                    new Harvest(
-                            "LD04",
-                            "library docking pack",
-                            Q22,
-                            6,
-                            0.88,
-                            "3S2P, middle group was at 2.2 V"),
-                    new Harvest("LD05", "library docking pack", Q22, 6, 0.93, "3S2P"),
-                    new Harvest(
-                            "LD06",
-                            "library docking pack",
-                            Q22,
-                            6,
-                            0.76,
-                            "3S2P, hung on the charger for years"),
-                    new Harvest("LD07", "library docking pack", Q22, 6, 0.92, "3S2P"),
-                    new Harvest("HT01", "hedge-trimmer pack", T30, 5, 0.94, "5S1P"),
-                    new Harvest("HT02", "hedge-trimmer pack", T30, 5, 0.96, "5S1P"),
-                    new Harvest(
-                            "HT03",
-                            "hedge-trimmer pack",
-                            T30,
-                            5,
-                            0.97,
-                            "5S1P, tested in bay 3, which reads 3 % high"),
-                    new Harvest(
-                            "HT04", "hedge-trimmer pack", T30, 5, 0.90, "5S1P, lay in the rain"),
-                    new Harvest("HT05", "hedge-trimmer pack", T30, 5, 0.93, "5S1P"),
-                    new Harvest("HT06", "hedge-trimmer pack", T30, 5, 0.92, "5S1P"),
-                    new Harvest("HT07", "hedge-trimmer pack", T30, 5, 0.95, "5S1P"),
-                    new Harvest(
-                            "LL01",
-                            "lighthouse-lamp module",
-                            BF26,
-                            24,
-                            0.92,
-                            "4S6P, retired in good order"));
-
     private void donors() {
-        logSteadily("Define " + HX34.name(), List.of(new Fact.ModelDefined(HX34)));
+        logSteadily("Define " + Harvest.HX34.name(), List.of(new Fact.ModelDefined(Harvest.HX34)));
         logSteadily("Add lots", BoughtPacks.lots());
-        for (Harvest harvest : HARVESTS)
+        for (Harvest harvest : Harvest.ALL)
             log("Add donor " + harvest.code(), List.of(new Fact.DonorAdded(donor(harvest))));
-        for (Harvest harvest : HARVESTS) {
+        for (Harvest harvest : Harvest.ALL) {
             double rest = harvest.model().chemistry() == Chemistry.LFP ? 3.272 : 3.712;
             List<Fact> facts =
                     switch (harvest.code()) {
@@ -238,14 +137,22 @@ public final class TarnHollow {
     /// The packs that wait to be opened, repaired or given up.
     private void unopened() {
         now = now.plus(Duration.ofDays(3));
-        Donor low = BoughtPacks.donor("LD08", "library docking pack", Q22, "shows 62 % and stops");
-        Donor board = BoughtPacks.donor("LD09", "library docking pack", Q22, "no sign of life");
-        Donor brought = BoughtPacks.donor("LD10", "library docking pack", Q22, "group 3 was low");
+        Donor low =
+                BoughtPacks.donor(
+                        "LD08", "library docking pack", Harvest.Q22, "shows 62 % and stops");
+        Donor board =
+                BoughtPacks.donor("LD09", "library docking pack", Harvest.Q22, "no sign of life");
+        Donor brought =
+                BoughtPacks.donor("LD10", "library docking pack", Harvest.Q22, "group 3 was low");
         Donor drifted =
                 BoughtPacks.donor(
-                        "HB06", "hire-bicycle module", HX26, "charged for years without balancing");
+                        "HB06",
+                        "hire-bicycle module",
+                        Harvest.HX26,
+                        "charged for years without balancing");
         Donor dead =
-                BoughtPacks.donor("HT08", "hedge-trimmer pack", T30, "left in a shed over winter");
+                BoughtPacks.donor(
+                        "HT08", "hedge-trimmer pack", Harvest.T30, "left in a shed over winter");
         for (Donor donor : List.of(low, board, brought, drifted, dead))
             logSteadily("Add donor " + donor.code(), List.of(new Fact.DonorAdded(donor)));
         logSteadily("Read LD08", BoughtPacks.read(low, 3.967, 2, 3.521));
@@ -263,7 +170,7 @@ public final class TarnHollow {
     }
 
     private void cells() {
-        for (Harvest harvest : HARVESTS) {
+        for (Harvest harvest : Harvest.ALL) {
             now = now.plus(Duration.ofHours(20));
             for (int number = 1; number <= harvest.cells(); number++) firstLook(harvest, number);
             // the last module waits for the bench
