@@ -247,7 +247,8 @@ public final class Diagnose {
         if (readings.groupVolts().size() - without.size() < 2) return;
         double spread = levels.spread(without);
         double alike = GroupLevels.alikeVolts(readings.chemistry());
-        if (spread <= alike) reasons.add(Reason.of(Rule.GROUPS_ALIKE, spread, alike));
+        String which = without.isEmpty() ? "The groups" : "The others";
+        if (spread <= alike) reasons.add(new Reason(Rule.GROUPS_ALIKE, spread, alike, which));
         else
             reasons.add(
                     new Reason(

@@ -47,8 +47,7 @@ public enum Rule {
     LABEL_DISAGREES(
             Quantity.ENERGY,
             "The label says {figure}, but its volts × Ah make {limit}: misread or misprinted."),
-    GROUPS_ALIKE(
-            Quantity.VOLTAGE, "The groups lie within {figure}; up to {limit} counts as alike."),
+    GROUPS_ALIKE(Quantity.VOLTAGE, "{note} lie within {figure}; up to {limit} counts as alike."),
     GROUP_LOW(Quantity.VOLTAGE, "{note} is {figure} under the others; the limit is {limit}."),
     GROUP_OVERCHARGED(
             Quantity.VOLTAGE,
