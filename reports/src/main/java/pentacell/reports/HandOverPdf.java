@@ -87,7 +87,9 @@ public final class HandOverPdf {
                         to.isEmpty() ? "______________________" : to));
         float y = 100;
         for (Caution caution : new Caution[] {Caution.TRANSPORT, Caution.REJECTS})
-            y = sheet.paragraph(regular, TEXT, Sheet.MARGIN, y, room, "■ " + caution.words());
+            y =
+                    sheet.paragraph(
+                            regular, TEXT, Sheet.MARGIN, y, room, "Caution: " + caution.words());
         y =
                 sheet.paragraph(
                         regular,

@@ -22,8 +22,8 @@ public final class LabelPdf {
     private static final float POINTS_PER_MM = 72 / 25.4f;
     private static final double PADDING = 1.2;
 
-    /// Under this height there is room for two lines only, in mm.
-    private static final double THREE_LINES = 16;
+    /// The code takes at most this share of a label's width.
+    private static final double QR_SHARE = 0.36;
 
     private final PDDocument document;
     private final PDFont regular;
@@ -67,42 +67,37 @@ public final class LabelPdf {
     }
 
     private void label(Sheet sheet, CellLabel label, double left, double top) throws IOException {
-        double side = Math.min(layout.height() - 2 * PADDING, layout.width() * 0.42);
-        qr(sheet, label.id(), left + PADDING, top + (layout.height() - side) / 2, side);
+        double height = layout.height();
+        double side = Math.min(height - 2 * PADDING, layout.width() * QR_SHARE);
+        qr(sheet, label.id(), left + PADDING, top + (height - side) / 2, side);
         double textLeft = left + PADDING + side + PADDING;
         float x = points(textLeft);
         float room = points(left + layout.width() - PADDING - textLeft);
-        double height = layout.height();
-        boolean three = height >= THREE_LINES;
-        float large = points(height * (three ? 0.26 : 0.42));
-        float small = points(height * (three ? 0.135 : 0.24));
         sheet.textWithin(
-                bold, large, 4, x, points(top + height * (three ? 0.34 : 0.48)), room, label.id());
+                bold, points(height * 0.30), 4, x, points(top + height * 0.36), room, label.id());
+        List<String> figures = new ArrayList<>();
+        add(figures, Quantity.CAPACITY, label.milliampHours());
+        add(figures, Quantity.RESISTANCE, label.milliohms());
         sheet.textWithin(
-                regular,
-                small,
+                bold,
+                points(height * 0.18),
                 3,
                 x,
-                points(top + height * (three ? 0.60 : 0.82)),
+                points(top + height * 0.63),
                 room,
-                figures(label));
-        if (three)
-            sheet.textWithin(
-                    regular,
-                    small,
-                    3,
-                    x,
-                    points(top + height * 0.82),
-                    room,
-                    label.donor().isEmpty() ? label.date() : label.donor() + " · " + label.date());
-    }
-
-    private static String figures(CellLabel label) {
-        List<String> parts = new ArrayList<>();
-        add(parts, Quantity.CAPACITY, label.milliampHours());
-        add(parts, Quantity.RESISTANCE, label.milliohms());
-        add(parts, Quantity.VOLTAGE, label.volts());
-        return String.join("  ", parts);
+                String.join("  ", figures));
+        List<String> origin = new ArrayList<>();
+        add(origin, Quantity.VOLTAGE, label.volts());
+        if (!label.donor().isEmpty()) origin.add(label.donor());
+        origin.add(label.date());
+        sheet.textWithin(
+                regular,
+                points(height * 0.14),
+                3,
+                x,
+                points(top + height * 0.87),
+                room,
+                String.join("  ", origin));
     }
 
     private static void add(List<String> parts, Quantity quantity, OptionalDouble value) {

@@ -53,13 +53,17 @@ final class Sheet implements AutoCloseable {
         ink.stroke();
     }
 
-    /// A text no wider than there is room: its type gets smaller until it fits.
+    /// A text no wider than there is room: its type gets smaller until it fits, and what does not
+    /// fit at the least size is cut off with an ellipsis.
     void textWithin(
             PDFont font, float size, float least, float x, float baseline, float room, String text)
             throws IOException {
         float natural = width(font, size, printable(font, text));
         float fitting = natural <= room ? size : Math.max(least, size * room / natural);
-        text(font, fitting, x, baseline, text);
+        String shown = text;
+        while (shown.length() > 1 && width(font, fitting, printable(font, shown)) > room + 0.5f)
+            shown = shown.substring(0, shown.length() - 2).stripTrailing() + "…";
+        text(font, fitting, x, baseline, shown);
     }
 
     /// A text broken into lines at spaces; returns the baseline under the last one.

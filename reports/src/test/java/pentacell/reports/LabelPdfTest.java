@@ -1,6 +1,7 @@
 package pentacell.reports;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.google.zxing.BinaryBitmap;
@@ -63,8 +64,7 @@ final class LabelPdfTest {
             assertEquals(2, document.getNumberOfPages());
             String text = new PDFTextStripper().getText(document);
             for (CellLabel label : labels) assertTrue(text.contains(label.id()), label.id());
-            assertTrue(
-                    text.contains("2143") && text.contains("mΩ") && text.contains("HB03 · 2026"));
+            assertTrue(text.contains("2143") && text.contains("mΩ") && text.contains("HB03  2026"));
         }
     }
 
@@ -115,6 +115,7 @@ final class LabelPdfTest {
             String text = new PDFTextStripper().getText(document);
             assertTrue(text.contains("70 cells") && text.contains("7 damaged"), text);
             assertTrue(text.contains("UN 38.3") && text.contains("town depot"));
+            assertFalse(text.contains("?"), "every letter is in the typeface");
             for (int i = 1; i <= 70; i++) assertTrue(text.contains("X1-%02d".formatted(i)));
             assertEquals(2, document.getNumberOfPages());
         }
