@@ -69,6 +69,16 @@ final class IntakeListsTest {
             drag(bench, at(tray, 6, 12, 4, 0), at(tray, 6, 12, 5, 4));
             bench.await("both moved", () -> place(bench, "LD01-02").equals("T3-F06"));
             assertEquals("T3-F05", place(bench, "LD01-01"));
+            // and back onto the button of a tray
+            bench.robot.clickOn(at(tray, 6, 12, 5, 4));
+            Node button = bench.robot.lookup("#tray-T2").query();
+            drag(
+                    bench,
+                    at(tray, 6, 12, 5, 4),
+                    button.localToScreen(
+                            button.getBoundsInLocal().getCenterX(),
+                            button.getBoundsInLocal().getCenterY()));
+            bench.await("it is in T2", () -> place(bench, "LD01-01").startsWith("T2-"));
         }
     }
 

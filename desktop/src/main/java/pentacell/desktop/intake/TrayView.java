@@ -3,6 +3,8 @@ package pentacell.desktop.intake;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.event.EventHandler;
+import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.input.KeyEvent;
@@ -32,6 +34,7 @@ final class TrayView extends StackPane {
     private int anchor;
     private Optional<Integer> dropAt = Optional.empty();
     private boolean isDragging;
+    private final EventHandler<MouseEvent> drop = this::onDrop;
 
     /// Finds the button of a tray under the pointer.
     interface TrayFinder {
@@ -198,11 +201,9 @@ final class TrayView extends StackPane {
     }
 
     private Optional<Integer> indexAt(MouseEvent mouse) {
+        Point2D here = surface.sceneToLocal(mouse.getSceneX(), mouse.getSceneY());
         return grid(em, surface.getWidth(), surface.getHeight())
-                .flatMap(grid ->
-                        grid.indexAt(
-                                mouse.getX() - surface.getLayoutX(),
-                                mouse.getY() - surface.getLayoutY()));
+                .flatMap(grid -> grid.indexAt(here.getX(), here.getY()));
     }
 
     private void onPress(MouseEvent press) {
@@ -236,23 +237,27 @@ final class TrayView extends StackPane {
 
     private void onDrag(MouseEvent drag) {
         if (range().isEmpty()) return;
+        // the drop may be over a tray's button: it is heard of wherever the pointer is
+        if (!isDragging) getScene().addEventFilter(MouseEvent.MOUSE_RELEASED, drop);
         isDragging = true;
         dropAt = indexAt(drag);
         setCursor(Cursor.CLOSED_HAND);
         surface.repaint();
     }
 
+    /// A press inside a range that was not dragged takes just that place.
     private void onRelease(MouseEvent release) {
-        if (!isDragging) {
-            // a press inside a range that was not dragged takes just that place
-            if (!release.isShiftDown())
-                indexAt(release)
-                        .ifPresent(index -> {
-                            moveTo(index);
-                            anchor = index;
-                        });
-            return;
-        }
+        if (release.isShiftDown()) return;
+        indexAt(release)
+                .ifPresent(index -> {
+                    moveTo(index);
+                    anchor = index;
+                });
+    }
+
+    private void onDrop(MouseEvent release) {
+        getScene().removeEventFilter(MouseEvent.MOUSE_RELEASED, drop);
+        release.consume();
         List<CellId> cells = range();
         Optional<Place> to =
                 indexAt(release)
