@@ -3,12 +3,10 @@ package pentacell.desktop.frame;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -35,7 +33,7 @@ final class CardView extends VBox {
     private final Label verdict = new Label();
     private final Label origin = new Label();
     private final VBox reasons = new VBox();
-    private final GridPane figures = new GridPane();
+    private final Figures figures = new Figures();
     private final LifeLineView lifeLine;
     private final VBox content = new VBox();
     private final Label empty =
@@ -58,7 +56,6 @@ final class CardView extends VBox {
         mark.getStyleClass().add("card-mark");
         reasons.getStyleClass().add("reasons");
         reasons.setId("card-reasons");
-        figures.getStyleClass().add("figures");
         empty.setWrapText(true);
         empty.getStyleClass().add("empty");
         VBox names = new VBox(id, verdict);
@@ -109,17 +106,12 @@ final class CardView extends VBox {
                                 cell.place().map(Object::toString),
                                 cell.donor().map(code -> "from " + code))));
         showModels(cell);
-        figures.getChildren().clear();
-        figure(0, "First V", Quantity.VOLTAGE, cell.firstVolts());
-        figure(1, "Last V", Quantity.VOLTAGE, cell.volts());
-        figure(2, "Capacity", Quantity.CAPACITY, cell.milliampHours());
-        OptionalDouble soh = Grader.soh(cell, model);
-        figure(
-                3,
-                "Of rated",
-                Quantity.PERCENT,
-                soh.isPresent() ? OptionalDouble.of(100 * soh.getAsDouble()) : soh);
-        figure(4, "IR (AC)", Quantity.RESISTANCE, cell.milliohms());
+        figures.clear();
+        figures.add("First V", Quantity.VOLTAGE, cell.firstVolts().orElse(Double.NaN));
+        figures.add("Last V", Quantity.VOLTAGE, cell.volts().orElse(Double.NaN));
+        figures.add("Capacity", Quantity.CAPACITY, cell.milliampHours().orElse(Double.NaN));
+        figures.add("Of rated", Quantity.PERCENT, 100 * Grader.soh(cell, model).orElse(Double.NaN));
+        figures.add("IR (AC)", Quantity.RESISTANCE, cell.milliohms().orElse(Double.NaN));
         reasons.getChildren().setAll(judged.reasons().stream().map(CardView::reasonLine).toList());
         lifeLine.show(cell);
     }
@@ -129,16 +121,6 @@ final class CardView extends VBox {
         List<String> present = new ArrayList<>();
         for (Optional<String> part : parts) part.ifPresent(present::add);
         return present;
-    }
-
-    private void figure(int row, String caption, Quantity quantity, OptionalDouble value) {
-        Label name = new Label(caption);
-        name.getStyleClass().add("caption");
-        Label number = new Label(quantity.number(value.orElse(Double.NaN)));
-        number.getStyleClass().add("figure");
-        Label unit = new Label(quantity.unit());
-        unit.getStyleClass().add("unit");
-        figures.addRow(row, name, number, unit);
     }
 
     private static Node reasonLine(Reason reason) {

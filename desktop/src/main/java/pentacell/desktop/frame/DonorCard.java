@@ -10,7 +10,6 @@ import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -36,7 +35,7 @@ final class DonorCard extends VBox {
     private final Label code = new Label();
     private final Label kind = new Label();
     private final Label origin = new Label();
-    private final GridPane figures = new GridPane();
+    private final Figures figures = new Figures();
     private final Label verdict = new Label();
     private final VBox reasons = new VBox();
     private final VBox lifeLine = new VBox();
@@ -52,7 +51,6 @@ final class DonorCard extends VBox {
         kind.setWrapText(true);
         origin.getStyleClass().add("card-origin");
         origin.setWrapText(true);
-        figures.getStyleClass().add("figures");
         verdict.setId("donor-verdict");
         verdict.getStyleClass().add("section");
         verdict.setWrapText(true);
@@ -104,34 +102,24 @@ final class DonorCard extends VBox {
     }
 
     private void showFigures(DonorRecord record) {
-        figures.getChildren().clear();
+        figures.clear();
         PackLabel label = record.donor().label();
         if (label.volts().isPresent())
-            figure("Label", Quantity.VOLTAGE, label.volts().getAsDouble());
+            figures.add("Label", Quantity.VOLTAGE, label.volts().getAsDouble());
         if (label.ampHours().isPresent())
-            figure("Label", Quantity.CHARGE, label.ampHours().getAsDouble());
+            figures.add("Label", Quantity.CHARGE, label.ampHours().getAsDouble());
         if (label.wattHours().isPresent())
-            figure("Label", Quantity.ENERGY, label.wattHours().getAsDouble());
+            figures.add("Label", Quantity.ENERGY, label.wattHours().getAsDouble());
         if (record.packVolts().isPresent())
-            figure("Whole pack", Quantity.VOLTAGE, record.packVolts().getAsDouble());
+            figures.add("Whole pack", Quantity.VOLTAGE, record.packVolts().getAsDouble());
         if (record.outputVolts().isPresent())
-            figure("Output", Quantity.VOLTAGE, record.outputVolts().getAsDouble());
+            figures.add("Output", Quantity.VOLTAGE, record.outputVolts().getAsDouble());
         String donor = record.donor().code();
         int cells = 0;
         for (Standing standing : Standing.values())
             cells += desk.judged().ofDonor(donor).getOrDefault(standing, 0);
-        if (cells > 0) figure("Cells out", Quantity.COUNT, cells);
-        if (record.minutes() > 0) figure("Minutes", Quantity.COUNT, record.minutes());
-    }
-
-    private void figure(String caption, Quantity quantity, double value) {
-        Label name = new Label(caption);
-        name.getStyleClass().add("caption");
-        Label number = new Label(quantity.number(value));
-        number.getStyleClass().add("figure");
-        Label unit = new Label(quantity.unit());
-        unit.getStyleClass().add("unit");
-        figures.addRow(figures.getRowCount(), name, number, unit);
+        if (cells > 0) figures.add("Cells out", Quantity.COUNT, cells);
+        if (record.minutes() > 0) figures.add("Minutes", Quantity.COUNT, record.minutes());
     }
 
     private void showDiagnosis(DonorRecord record) {

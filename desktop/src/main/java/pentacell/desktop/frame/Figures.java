@@ -1,0 +1,27 @@
+package pentacell.desktop.frame;
+
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import pentacell.core.unit.Quantity;
+
+/// The figures of a card: caption, number, unit, one below the other.
+final class Figures extends GridPane {
+    Figures() {
+        getStyleClass().add("figures");
+    }
+
+    void clear() {
+        getChildren().clear();
+    }
+
+    /// @param value a dash stands for one that is not finite
+    void add(String caption, Quantity quantity, double value) {
+        Label name = new Label(caption);
+        name.getStyleClass().add("caption");
+        Label number = new Label(quantity.number(value));
+        number.getStyleClass().add("figure");
+        Label unit = new Label(quantity.unit());
+        unit.getStyleClass().add("unit");
+        addRow(getRowCount(), name, number, unit);
+    }
+}
