@@ -23,8 +23,11 @@ import pentacell.core.cell.PrepWork;
 /// @param volts last standing voltage in V
 /// @param lowestVolts lowest standing voltage that is not under 0, in V: a cell that was once
 ///   deeply discharged stays one
-/// @param milliohms last standing resistance in mΩ
-/// @param milliampHours last standing capacity in mAh
+/// @param acMilliohms last standing resistance at 1 kHz, in mΩ
+/// @param dcMilliohms last standing resistance by direct current, in mΩ; never compared with the
+///   other
+/// @param milliampHours last standing capacity in mAh, corrected to standard conditions where that
+///   was done
 /// @param blemishes what is wrong with the can
 /// @param prepared work on the can that was done
 /// @param label the figures on its last label
@@ -39,7 +42,8 @@ public record Cell(
         OptionalDouble firstVolts,
         OptionalDouble volts,
         OptionalDouble lowestVolts,
-        OptionalDouble milliohms,
+        OptionalDouble acMilliohms,
+        OptionalDouble dcMilliohms,
         OptionalDouble milliampHours,
         Set<Blemish> blemishes,
         Set<PrepWork> prepared,
@@ -113,6 +117,12 @@ public record Cell(
         return fold.cell(id, lifeLine);
     }
 
+    /// The resistance that stands for the cell, in mΩ: at 1 kHz when that was read, else by direct
+    /// current. To compare cells, compare one method.
+    public OptionalDouble milliohms() {
+        return acMilliohms.isPresent() ? acMilliohms : dcMilliohms;
+    }
+
     /// Work on the can that is still to be done before it is built in.
     public Set<PrepWork> openWork() {
         Set<PrepWork> open = EnumSet.noneOf(PrepWork.class);
@@ -126,7 +136,7 @@ public record Cell(
         return label.filter(printed ->
                         printed.volts().equals(firstVolts)
                                 && printed.milliampHours().equals(milliampHours)
-                                && printed.milliohms().equals(milliohms))
+                                && printed.milliohms().equals(milliohms()))
                 .isEmpty();
     }
 

@@ -11,7 +11,19 @@ import pentacell.core.cell.Place;
 import pentacell.core.cell.PrepWork;
 
 /// What can be logged of a cell.
-public sealed interface CellFact extends Fact.OfCell {
+public sealed interface CellFact extends Fact.OfCell
+        permits CellFact.CellNamed,
+                CellFact.CellPlaced,
+                CellFact.VoltageRead,
+                CellFact.ResistanceRead,
+                CellFact.CapacityMeasured,
+                CellFact.BlemishesSeen,
+                CellFact.PrepDone,
+                CellFact.LabelPrinted,
+                CellFact.HandedOver,
+                CellFact.CellNoted,
+                CellFact.CellDecided,
+                RunFact {
 
     /// A cell got its identity.
     ///
@@ -37,8 +49,19 @@ public sealed interface CellFact extends Fact.OfCell {
     ///
     /// @param milliohms in mΩ, above 0 and at most 10000
     /// @param method how it was read; values of different methods are never compared
-    record ResistanceRead(CellId cell, double milliohms, ResistanceMethod method)
+    /// @param bay the bay or meter it was read with, when that was written down
+    /// @param celsius temperature of the can in °C: resistance rises with cold
+    record ResistanceRead(
+            CellId cell,
+            double milliohms,
+            ResistanceMethod method,
+            Optional<String> bay,
+            OptionalDouble celsius)
             implements CellFact {
+        public ResistanceRead(CellId cell, double milliohms, ResistanceMethod method) {
+            this(cell, milliohms, method, Optional.empty(), OptionalDouble.empty());
+        }
+
         public ResistanceRead {
             if (!(milliohms > 0 && milliohms <= 10_000))
                 throw new IllegalArgumentException(

@@ -19,7 +19,8 @@ final class CellFold {
     private OptionalDouble firstVolts = OptionalDouble.empty();
     private OptionalDouble volts = OptionalDouble.empty();
     private OptionalDouble lowestVolts = OptionalDouble.empty();
-    private OptionalDouble milliohms = OptionalDouble.empty();
+    private OptionalDouble acMilliohms = OptionalDouble.empty();
+    private OptionalDouble dcMilliohms = OptionalDouble.empty();
     private OptionalDouble milliampHours = OptionalDouble.empty();
     // most cells have none: no set is made for them
     private Set<Blemish> blemishes = Set.of();
@@ -39,7 +40,13 @@ final class CellFold {
                 handedOver = Optional.empty();
             }
             case CellFact.VoltageRead read -> read(read.volts());
-            case CellFact.ResistanceRead read -> milliohms = OptionalDouble.of(read.milliohms());
+            case CellFact.ResistanceRead read -> {
+                OptionalDouble milliohms = OptionalDouble.of(read.milliohms());
+                switch (read.method()) {
+                    case AC_1_KHZ -> acMilliohms = milliohms;
+                    case DC -> dcMilliohms = milliohms;
+                }
+            }
             case CellFact.CapacityMeasured measured ->
                     milliampHours = OptionalDouble.of(measured.milliampHours());
             case CellFact.BlemishesSeen seen -> {
@@ -62,6 +69,10 @@ final class CellFold {
                 handedOver = Optional.of(gone.to());
                 place = Optional.empty();
             }
+            case RunFact.CapacityCorrected corrected ->
+                    milliampHours = OptionalDouble.of(corrected.milliampHours());
+            // of these only the life line matters
+            case RunFact run -> {}
             case CellFact.CellNoted noted -> {}
             case CellFact.CellDecided decided ->
                     decision =
@@ -88,7 +99,8 @@ final class CellFold {
                 firstVolts,
                 volts,
                 lowestVolts,
-                milliohms,
+                acMilliohms,
+                dcMilliohms,
                 milliampHours,
                 blemishes,
                 prepared,

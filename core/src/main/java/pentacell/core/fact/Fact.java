@@ -1,5 +1,7 @@
 package pentacell.core.fact;
 
+import pentacell.core.bay.BenchHours;
+import pentacell.core.bay.Instrument;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Tray;
@@ -7,7 +9,9 @@ import pentacell.core.donor.Donor;
 import pentacell.core.donor.Lot;
 import pentacell.core.donor.Price;
 import pentacell.core.school.BandPolicy;
+import pentacell.core.school.HoldPolicy;
 import pentacell.core.school.RepairPolicy;
+import pentacell.core.school.TestPolicy;
 
 /// Something that was seen, done or decided. Facts are only ever added to the journal.
 public sealed interface Fact {
@@ -29,6 +33,21 @@ public sealed interface Fact {
 
     /// A way of dealing with low groups was put in force.
     record RepairChosen(RepairPolicy policy) implements Fact {}
+
+    /// A way of testing was put in force: the workshop's standard conditions.
+    record TestChosen(TestPolicy policy) implements Fact {}
+
+    /// A way of finding self-discharge was put in force.
+    record HoldChosen(HoldPolicy policy) implements Fact {}
+
+    /// An instrument was put on the bench, or described anew under the same name.
+    record InstrumentAdded(Instrument instrument) implements Fact {}
+
+    /// An instrument was taken off the bench.
+    record InstrumentRemoved(String name) implements Fact {}
+
+    /// The hours were stated in which somebody is there to swap cells.
+    record BenchHoursSet(BenchHours hours) implements Fact {}
 
     /// What a new cell would cost was stated.
     ///

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import pentacell.core.bay.BenchHours;
+import pentacell.core.bay.Instrument;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Place;
@@ -25,6 +27,8 @@ public final class WorkshopState {
     private final Map<String, Lot> lots;
     private final Schools schools;
     private final Optional<Fact.NewCellPriced> newCellPrice;
+    private final Map<String, Instrument> instruments;
+    private final BenchHours benchHours;
     private final Map<String, Tray> trays;
     private final Map<String, Pack> packs;
     private final Set<String> importedFiles;
@@ -40,6 +44,8 @@ public final class WorkshopState {
         lots = Collections.unmodifiableMap(fold.lots);
         schools = fold.schools;
         newCellPrice = fold.newCellPrice;
+        instruments = Collections.unmodifiableMap(fold.instruments);
+        benchHours = fold.benchHours;
         trays = Collections.unmodifiableMap(fold.trays);
         packs = Collections.unmodifiableMap(fold.packs);
         importedFiles = Collections.unmodifiableSet(fold.importedFiles);
@@ -142,6 +148,16 @@ public final class WorkshopState {
         return newCellPrice;
     }
 
+    /// The instruments on the bench, by name.
+    public Map<String, Instrument> instruments() {
+        return instruments;
+    }
+
+    /// When somebody is there to swap cells.
+    public BenchHours benchHours() {
+        return benchHours;
+    }
+
     /// The model the cells of a donor should have.
     public Optional<CellModel> modelOf(Donor donor) {
         return Optional.ofNullable(models.get(donor.cellModel()));
@@ -187,6 +203,8 @@ public final class WorkshopState {
         private final Map<String, Lot> lots = new LinkedHashMap<>();
         private Schools schools = Schools.USUAL;
         private Optional<Fact.NewCellPriced> newCellPrice = Optional.empty();
+        private final Map<String, Instrument> instruments = new LinkedHashMap<>();
+        private BenchHours benchHours = BenchHours.USUAL;
         private final Map<String, Tray> trays = new LinkedHashMap<>();
         private final Map<String, Pack> packs = new LinkedHashMap<>();
         private final Set<String> importedFiles = new HashSet<>();
@@ -200,6 +218,8 @@ public final class WorkshopState {
             lots.putAll(state.lots);
             schools = state.schools;
             newCellPrice = state.newCellPrice;
+            instruments.putAll(state.instruments);
+            benchHours = state.benchHours;
             trays.putAll(state.trays);
             packs.putAll(state.packs);
             importedFiles.addAll(state.importedFiles);
@@ -223,6 +243,12 @@ public final class WorkshopState {
                     case Fact.LotAdded added -> lots.put(added.lot().code(), added.lot());
                     case Fact.BandsChosen chosen -> schools = schools.with(chosen.policy());
                     case Fact.RepairChosen chosen -> schools = schools.with(chosen.policy());
+                    case Fact.TestChosen chosen -> schools = schools.with(chosen.policy());
+                    case Fact.HoldChosen chosen -> schools = schools.with(chosen.policy());
+                    case Fact.InstrumentAdded added ->
+                            instruments.put(added.instrument().name(), added.instrument());
+                    case Fact.InstrumentRemoved removed -> instruments.remove(removed.name());
+                    case Fact.BenchHoursSet set -> benchHours = set.hours();
                     case Fact.NewCellPriced priced -> newCellPrice = Optional.of(priced);
                     case Fact.TrayAdded added -> trays.put(added.tray().name(), added.tray());
                     case Fact.FileImported imported -> importedFiles.add(imported.sha256());

@@ -16,6 +16,8 @@ import pentacell.core.intake.Triage;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
+import pentacell.core.measure.HeatLadder;
+import pentacell.core.measure.HoldTest;
 import pentacell.core.school.BandPolicy;
 import pentacell.core.school.IntakeVerdict;
 import pentacell.core.school.Schools;
@@ -104,6 +106,8 @@ public final class Grader {
             reasons.add(0, Reason.noted(Rule.NO_MODEL, ""));
             return Standing.UNKNOWN;
         }
+        Optional<Standing> atRest = heatAndHold(cell, schools, reasons);
+        if (atRest.isPresent()) return atRest.get();
         double percent = 100 * soh.getAsDouble();
         double limit = 100 * policy.minSohShare();
         if (percent < limit) {
@@ -123,6 +127,23 @@ public final class Grader {
                             cell.lowestVolts().orElse(Double.NaN),
                             chemistry(model).endVolts()));
         return rescued ? Standing.RESCUED : Standing.FIT;
+    }
+
+    /// What heat in a run and loss at rest say; empty when they stand in no one's way.
+    private static Optional<Standing> heatAndHold(
+            Cell cell, Schools schools, List<Reason> reasons) {
+        Judged<HeatLadder.Rung> heat = HeatLadder.judge(cell);
+        Optional<HoldTest> hold = HoldTest.of(cell, schools.hold());
+        hold.ifPresent(test -> reasons.addAll(0, test.reasons()));
+        if (heat.verdict() != HeatLadder.Rung.CALM) reasons.addAll(0, heat.reasons());
+        boolean isOut =
+                heat.verdict() == HeatLadder.Rung.OUT
+                        || hold.filter(test -> test.verdict() == HoldTest.Verdict.OUT).isPresent();
+        if (isOut) return Optional.of(Standing.OUT);
+        boolean isOpen =
+                heat.verdict() == HeatLadder.Rung.AGAIN_AT_LESS
+                        || hold.filter(HoldTest::isOpen).isPresent();
+        return isOpen ? Optional.of(Standing.UNDER_TEST) : Optional.empty();
     }
 
     private static void remarkOnResistance(Cell cell, GradePolicy policy, List<Reason> reasons) {

@@ -10,6 +10,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Place;
 import pentacell.core.fact.Cell;
+import pentacell.core.fact.CellFact.ResistanceMethod;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.match.Candidate;
 
@@ -37,7 +38,7 @@ public record MatchableStock(
                         .flatMap(other -> other.groups().stream())
                         .flatMap(List::stream)
                         .collect(Collectors.toSet());
-        List<Candidate> candidates = new ArrayList<>();
+        List<Cell> fit = new ArrayList<>();
         int notMeasured = 0;
         int out = 0;
         int elsewhere = 0;
@@ -46,16 +47,31 @@ public record MatchableStock(
             if (standing == Standing.OUT) out++;
             else if (cell.milliampHours().isEmpty() || !standing.mayBeMatched()) notMeasured++;
             else if (inOtherPacks.contains(cell.id())) elsewhere++;
-            else candidates.add(candidate(cell, state.modelOf(cell)));
+            else fit.add(cell);
         }
+        ResistanceMethod method = commonMethod(fit);
+        List<Candidate> candidates =
+                fit.stream().map(cell -> candidate(cell, method, state.modelOf(cell))).toList();
         return new MatchableStock(candidates, notMeasured, out, elsewhere);
     }
 
-    private static Candidate candidate(Cell cell, Optional<CellModel> model) {
+    /// The way of reading resistance that most cells share: values of different methods are never
+    /// compared, so the others count as not read.
+    private static ResistanceMethod commonMethod(List<Cell> cells) {
+        long ac = cells.stream().filter(cell -> cell.acMilliohms().isPresent()).count();
+        long dc = cells.stream().filter(cell -> cell.dcMilliohms().isPresent()).count();
+        return dc > ac ? ResistanceMethod.DC : ResistanceMethod.AC_1_KHZ;
+    }
+
+    private static Candidate candidate(
+            Cell cell, ResistanceMethod method, Optional<CellModel> model) {
         return new Candidate(
                 cell.id(),
                 cell.milliampHours().orElseThrow(),
-                cell.milliohms(),
+                switch (method) {
+                    case AC_1_KHZ -> cell.acMilliohms();
+                    case DC -> cell.dcMilliohms();
+                },
                 cell.model().orElse(""),
                 cell.donor().orElse(""),
                 model.map(CellModel::chemistry),

@@ -89,6 +89,45 @@ public enum Rule {
             Quantity.COUNT, "Without balance leads the groups drift apart again with each cycle."),
     GROUPS_LEFT(Quantity.COUNT, "{figure} of {limit} groups look good: {note}."),
     HELD(Quantity.VOLTAGE, "{note} lost {figure} at rest; up to {limit} passes."),
+    CONTACT_LOST(
+            Quantity.SECONDS, "The current was gone for {figure}: contact, or a lead that moved."),
+    VOLTAGE_JUMPED(
+            Quantity.MILLIVOLTS,
+            "The voltage jumped by {figure} at steady current: contact, or a cell that parts."),
+    STOPPED_EARLY(
+            Quantity.VOLTAGE,
+            "The discharge stopped at {figure}, far above {limit}: timer or contact; the capacity is only a part."),
+    RISES_UNDER_LOAD(
+            Quantity.MILLIVOLTS,
+            "The voltage rose by {figure} while current was drawn; more than {limit} is odd: contact, or a cell that parts."),
+    TIME_GAP(
+            Quantity.SECONDS,
+            "Nothing was logged for {figure}; what flowed meanwhile is reckoned at the current around it."),
+    HOT(
+            Quantity.TEMPERATURE_RISE,
+            "The can became {figure} warmer than at the start; from {limit} it is set aside."),
+    HOLD_FINE(Quantity.MILLIVOLTS, "It lost {figure} on the hold shelf; up to {limit} is fine."),
+    HOLD_NOT_DONE(Quantity.DAYS, "On the hold shelf for {figure} of {limit}."),
+    HOLD_EXTEND(
+            Quantity.MILLIVOLTS,
+            "It lost {figure} on the hold shelf, over {limit}: it lies once more as long."),
+    HOLD_OUT(Quantity.MILLIVOLTS, "It lost {figure} on the hold shelf, over {limit}."),
+    HOLD_OUT_AFTER_ALL(
+            Quantity.MILLIVOLTS,
+            "It lost {figure} on the hold shelf in twice the time, still over {limit}."),
+    HOLD_UNLIKE_SISTERS(
+            Quantity.MILLIVOLTS_A_DAY,
+            "It loses {figure} where its own model loses {limit}: suspect, though under the limit."),
+    HEAT_CALM(Quantity.TEMPERATURE_RISE, "It stayed cool: {figure} warmer, the limit is {limit}."),
+    HEAT_AGAIN(
+            Quantity.TEMPERATURE_RISE,
+            "It became {figure} warmer, the limit is {limit}: set aside, cycle it again at half the current."),
+    HEAT_SETTLED(
+            Quantity.TEMPERATURE_RISE,
+            "Hot once, but at a lower current only {figure} warmer (limit {limit})."),
+    HEAT_OUT(
+            Quantity.TEMPERATURE_RISE,
+            "It became {figure} warmer at a lower current as well, the limit is {limit}."),
     DECIDED_BY_HAND(Quantity.COUNT, "Decided otherwise by hand: {note}.");
 
     private final Quantity quantity;

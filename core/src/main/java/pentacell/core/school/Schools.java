@@ -11,8 +11,14 @@ import pentacell.core.cell.Chemistry;
 /// @param bands the bands in force for each chemistry
 /// @param repair what is done with a low group
 /// @param own edited copies, by name
+/// @param test how cells are tested: the standard conditions
+/// @param hold how self-discharge is found
 public record Schools(
-        Map<Chemistry, BandPolicy> bands, RepairPolicy repair, Map<String, BandPolicy> own) {
+        Map<Chemistry, BandPolicy> bands,
+        RepairPolicy repair,
+        Map<String, BandPolicy> own,
+        TestPolicy test,
+        HoldPolicy hold) {
     /// The defaults.
     public static final Schools USUAL =
             new Schools(
@@ -20,7 +26,9 @@ public record Schools(
                             Chemistry.NMC, BandPolicy.USUAL_NMC,
                             Chemistry.LFP, BandPolicy.USUAL_LFP),
                     RepairPolicy.REPAIR_FIRST,
-                    Map.of());
+                    Map.of(),
+                    TestPolicy.BENCH_LOAD,
+                    HoldPolicy.WEEK);
 
     public Schools {
         bands = Map.copyOf(bands);
@@ -51,11 +59,21 @@ public record Schools(
         Map<String, BandPolicy> copies = new LinkedHashMap<>(own);
         if (!BandPolicy.shipped(policy.chemistry()).contains(policy))
             copies.put(policy.name(), policy);
-        return new Schools(changed, repair, copies);
+        return new Schools(changed, repair, copies, test, hold);
     }
 
     /// With another way of dealing with a low group.
     public Schools with(RepairPolicy policy) {
-        return new Schools(bands, policy, own);
+        return new Schools(bands, policy, own, test, hold);
+    }
+
+    /// With another way of testing.
+    public Schools with(TestPolicy policy) {
+        return new Schools(bands, repair, own, policy, hold);
+    }
+
+    /// With another way of finding self-discharge.
+    public Schools with(HoldPolicy policy) {
+        return new Schools(bands, repair, own, test, policy);
     }
 }

@@ -18,6 +18,20 @@ public enum Quantity {
     ENERGY("Wh", 1),
     /// Time in hours.
     HOURS("h", 1),
+    /// A small difference of voltage, in mV.
+    MILLIVOLTS("mV", 0),
+    /// Self-discharge in mV a day.
+    MILLIVOLTS_A_DAY("mV/d", 1),
+    /// Loss of charge in percent a month.
+    PERCENT_A_MONTH("%/month", 1),
+    /// A difference of temperature, in K.
+    TEMPERATURE_RISE("K", 1),
+    /// A temperature, in °C.
+    TEMPERATURE("°C", 1),
+    /// Time in seconds.
+    SECONDS("s", 0),
+    /// Time in days.
+    DAYS("days", 1),
     /// A share in percent.
     PERCENT("%", 1),
     /// A bare count.

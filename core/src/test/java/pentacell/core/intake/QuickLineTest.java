@@ -199,6 +199,7 @@ final class QuickLineTest {
             case CellFact.CellNoted noted -> "note";
             case CellFact.CellNamed named -> "named";
             case CellFact.CellPlaced placed -> "placed";
+            case pentacell.core.fact.RunFact run -> run.toString();
             case CellFact.CellDecided decided -> "decided";
             case CellFact.BlemishesSeen seen -> "blemishes " + seen.blemishes();
             case CellFact.PrepDone done -> "prepared";

@@ -21,6 +21,7 @@ import pentacell.core.fact.Cell.Fate;
 import pentacell.core.fact.Cell.LifeLineEntry;
 import pentacell.core.fact.CellFact;
 import pentacell.core.fact.Fact;
+import pentacell.core.fact.RunFact;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 
@@ -119,9 +120,11 @@ final class LifeLineView extends VBox {
         return switch (fact) {
             case CellFact.VoltageRead read -> new CellFact.VoltageRead(read.cell(), value);
             case CellFact.ResistanceRead read ->
-                    new CellFact.ResistanceRead(read.cell(), value, read.method());
+                    new CellFact.ResistanceRead(
+                            read.cell(), value, read.method(), read.bay(), read.celsius());
             case CellFact.CapacityMeasured measured ->
                     new CellFact.CapacityMeasured(measured.cell(), value, measured.conditions());
+            case RunFact run -> run;
             case CellFact.CellNamed named -> named;
             case CellFact.CellPlaced placed -> placed;
             case CellFact.CellNoted noted -> noted;
@@ -169,6 +172,7 @@ final class LifeLineView extends VBox {
                     "named"
                             + named.model().map(model -> ", " + model).orElse("")
                             + named.donor().map(d -> ", from " + d).orElse("");
+            case RunFact run -> RunWords.of(run);
             case CellFact.CellPlaced placed -> "laid in " + placed.place();
             case CellFact.CellNoted noted -> noted.note();
             case CellFact.BlemishesSeen seen ->

@@ -12,6 +12,7 @@ import pentacell.core.fact.CellFact;
 import pentacell.core.fact.DonorFact;
 import pentacell.core.fact.Fact;
 import pentacell.core.fact.PackFact;
+import pentacell.core.fact.RunFact;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
@@ -37,6 +38,11 @@ final class FactCodec {
                     Fact.BandsChosen.class,
                     Fact.RepairChosen.class,
                     Fact.NewCellPriced.class,
+                    Fact.TestChosen.class,
+                    Fact.HoldChosen.class,
+                    Fact.InstrumentAdded.class,
+                    Fact.InstrumentRemoved.class,
+                    Fact.BenchHoursSet.class,
                     Fact.FileImported.class,
                     Fact.EntryCorrected.class,
                     Fact.EntryStruck.class,
@@ -53,6 +59,13 @@ final class FactCodec {
                     CellFact.HandedOver.class,
                     CellFact.CellNoted.class,
                     CellFact.CellDecided.class,
+                    RunFact.RunStarted.class,
+                    RunFact.RunEnded.class,
+                    RunFact.CapacityCorrected.class,
+                    RunFact.HeatSeen.class,
+                    RunFact.CurveOdd.class,
+                    RunFact.HoldBegan.class,
+                    RunFact.ReferenceChosen.class,
                     DonorFact.GroupsRead.class,
                     DonorFact.PackVoltageRead.class,
                     DonorFact.OutputVoltageRead.class,

@@ -1,0 +1,128 @@
+package pentacell.core.fact;
+
+import java.util.List;
+import pentacell.core.cell.CellId;
+
+/// What a test by instrument adds to a cell's life line. The samples themselves lie beside the
+/// journal, under the name of the run.
+public sealed interface RunFact extends CellFact {
+
+    /// A cell was put into a bay and its programme began.
+    ///
+    /// @param run name of the run, the key of its samples
+    /// @param bay bay it runs in, such as `Charger A · 2`
+    /// @param programme what it is put through, in words
+    record RunStarted(CellId cell, String run, String bay, String programme) implements RunFact {}
+
+    /// A run ended.
+    ///
+    /// @param words what happened, for a person
+    record RunEnded(CellId cell, String run, RunEnd end, String words) implements RunFact {}
+
+    /// A capacity was carried over to the workshop's standard conditions; it holds in the place of
+    /// the measured one, which stays in the life line.
+    ///
+    /// @param milliampHours what the cell would have given, in mAh, above 0 and at most 100000
+    /// @param uncertaintyMilliampHours one standard deviation, in mAh
+    /// @param shares what each step of the correction added, in mAh
+    record CapacityCorrected(
+            CellId cell,
+            String run,
+            double milliampHours,
+            double uncertaintyMilliampHours,
+            List<Share> shares)
+            implements RunFact {
+        public CapacityCorrected {
+            if (!(milliampHours > 0 && milliampHours <= 100_000))
+                throw new IllegalArgumentException(
+                        "a capacity is above 0 and at most 100000 mAh, was " + milliampHours);
+            shares = List.copyOf(shares);
+        }
+    }
+
+    /// One step of a correction.
+    ///
+    /// @param milliampHours what it adds, in mAh
+    record Share(Correction correction, double milliampHours) {}
+
+    /// Why a capacity is carried over.
+    enum Correction {
+        BAY_GAIN("gain of the bay"),
+        CHARGE_END("charged less than full"),
+        RATE_AND_END("rate and end voltage"),
+        TEMPERATURE("temperature");
+
+        private final String words;
+
+        Correction(String words) {
+            this.words = words;
+        }
+
+        /// The correction in words.
+        public String words() {
+            return words;
+        }
+    }
+
+    /// How warm a cell became in a run.
+    ///
+    /// @param riseKelvin highest temperature over its start, in K
+    /// @param amps largest current of the run, in A
+    record HeatSeen(CellId cell, String run, double riseKelvin, double amps) implements RunFact {
+        public HeatSeen {
+            if (!(riseKelvin >= 0 && riseKelvin < 1000 && amps >= 0 && amps < 1000))
+                throw new IllegalArgumentException(
+                        "a rise is 0 to 1000 K at 0 to 1000 A, was %s at %s"
+                                .formatted(riseKelvin, amps));
+        }
+    }
+
+    /// Something odd was found in the curve of a run.
+    ///
+    /// @param atSeconds where, in s from its start
+    /// @param sentence what, for a person
+    record CurveOdd(CellId cell, String run, Oddity oddity, double atSeconds, String sentence)
+            implements RunFact {}
+
+    /// A charged cell was laid on the hold shelf.
+    ///
+    /// @param days how long it is to lie, 1 to 365
+    record HoldBegan(CellId cell, int days) implements RunFact {
+        public HoldBegan {
+            if (days < 1 || days > 365)
+                throw new IllegalArgumentException("a hold is 1 to 365 days, was " + days);
+        }
+    }
+
+    /// A cell was chosen to compare the bays with, or is no longer one.
+    record ReferenceChosen(CellId cell, Reference reference) implements RunFact {}
+
+    /// Whether a cell compares bays.
+    enum Reference {
+        YES,
+        NO
+    }
+
+    /// How a run came to its end.
+    enum RunEnd {
+        /// Its programme was done.
+        DONE("done"),
+        /// A person stopped it.
+        STOPPED("stopped by hand"),
+        /// A limit of the programme stopped it.
+        LIMIT("stopped at a limit"),
+        /// The instrument lost it; what had come in is kept.
+        BROKEN("broken off");
+
+        private final String words;
+
+        RunEnd(String words) {
+            this.words = words;
+        }
+
+        /// The end in words.
+        public String words() {
+            return words;
+        }
+    }
+}

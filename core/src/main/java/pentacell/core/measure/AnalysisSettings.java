@@ -1,0 +1,37 @@
+package pentacell.core.measure;
+
+import java.util.OptionalDouble;
+
+/// What an analysis should know of the run.
+///
+/// @param endVolts voltage the discharge is followed to, in V; empty takes the lowest reached
+/// @param ratedMilliampHours capacity the model had new, in mAh; empty leaves out what is held
+///   against it
+/// @param hotKelvin rise of temperature that counts as hot, in K
+public record AnalysisSettings(
+        OptionalDouble endVolts, OptionalDouble ratedMilliampHours, double hotKelvin) {
+    /// A rise over ambient that sets a cell aside (common practice).
+    public static final double HOT_KELVIN = 10;
+
+    /// Nothing is known.
+    public static final AnalysisSettings NONE =
+            new AnalysisSettings(OptionalDouble.empty(), OptionalDouble.empty(), HOT_KELVIN);
+
+    public AnalysisSettings {
+        if (endVolts.isPresent() && !(endVolts.getAsDouble() > 0 && endVolts.getAsDouble() < 5))
+            throw new IllegalArgumentException(
+                    "an end voltage is above 0 and under 5 V, was " + endVolts.getAsDouble());
+        if (!(hotKelvin > 0))
+            throw new IllegalArgumentException("a rise is above 0 K, was " + hotKelvin);
+    }
+
+    /// With an end voltage.
+    public AnalysisSettings endingAt(double volts) {
+        return new AnalysisSettings(OptionalDouble.of(volts), ratedMilliampHours, hotKelvin);
+    }
+
+    /// With a rating.
+    public AnalysisSettings rated(double milliampHours) {
+        return new AnalysisSettings(endVolts, OptionalDouble.of(milliampHours), hotKelvin);
+    }
+}

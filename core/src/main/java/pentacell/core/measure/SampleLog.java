@@ -1,0 +1,124 @@
+package pentacell.core.measure;
+
+import java.util.Arrays;
+
+/// What an instrument logged, in columns: time, voltage, current and, when it was measured, the
+/// temperature of the can.
+///
+/// Invariant: times rise strictly; times, voltages and currents are finite. Current above 0
+/// charges, under 0 discharges. Temperatures are NaN where none was measured.
+public final class SampleLog {
+    private final double[] seconds;
+    private final double[] volts;
+    private final double[] amps;
+    private final double[] celsius;
+
+    private SampleLog(double[] seconds, double[] volts, double[] amps, double[] celsius) {
+        this.seconds = seconds;
+        this.volts = volts;
+        this.amps = amps;
+        this.celsius = celsius;
+    }
+
+    /// A log without temperatures.
+    public static SampleLog of(double[] seconds, double[] volts, double[] amps) {
+        double[] none = new double[seconds.length];
+        Arrays.fill(none, Double.NaN);
+        return of(seconds, volts, amps, none);
+    }
+
+    /// A log of copied columns.
+    ///
+    /// @throws IllegalArgumentException when the columns differ in length, a value is not finite or
+    ///   time does not rise
+    public static SampleLog of(double[] seconds, double[] volts, double[] amps, double[] celsius) {
+        Builder builder = new Builder();
+        if (seconds.length != volts.length
+                || volts.length != amps.length
+                || amps.length != celsius.length)
+            throw new IllegalArgumentException("the columns of a log are of one length");
+        for (int i = 0; i < seconds.length; i++)
+            builder.add(seconds[i], volts[i], amps[i], celsius[i]);
+        return builder.build();
+    }
+
+    /// Number of samples.
+    public int size() {
+        return seconds.length;
+    }
+
+    /// Time of a sample in s.
+    public double seconds(int index) {
+        return seconds[index];
+    }
+
+    /// Voltage in V.
+    public double volts(int index) {
+        return volts[index];
+    }
+
+    /// Current in A; above 0 charges.
+    public double amps(int index) {
+        return amps[index];
+    }
+
+    /// Temperature in °C; NaN when it was not measured.
+    public double celsius(int index) {
+        return celsius[index];
+    }
+
+    /// Grows a log sample by sample.
+    public static final class Builder {
+        private double[] seconds = new double[64];
+        private double[] volts = new double[64];
+        private double[] amps = new double[64];
+        private double[] celsius = new double[64];
+        private int size;
+
+        /// Adds a sample.
+        ///
+        /// @throws IllegalArgumentException when a value is not finite or time does not rise
+        public void add(double second, double volt, double amp, double degree) {
+            if (!(Double.isFinite(second) && Double.isFinite(volt) && Double.isFinite(amp)))
+                throw new IllegalArgumentException(
+                        "a sample is of finite numbers, was %s s, %s V, %s A"
+                                .formatted(second, volt, amp));
+            if (size > 0 && !(second > seconds[size - 1]))
+                throw new IllegalArgumentException(
+                        "time must rise, was %s s after %s s".formatted(second, seconds[size - 1]));
+            if (size == seconds.length) grow();
+            seconds[size] = second;
+            volts[size] = volt;
+            amps[size] = amp;
+            celsius[size] = degree;
+            size++;
+        }
+
+        private void grow() {
+            int longer = 2 * seconds.length;
+            seconds = Arrays.copyOf(seconds, longer);
+            volts = Arrays.copyOf(volts, longer);
+            amps = Arrays.copyOf(amps, longer);
+            celsius = Arrays.copyOf(celsius, longer);
+        }
+
+        /// Number of samples so far.
+        public int size() {
+            return size;
+        }
+
+        /// Time of the last sample in s; minus infinity before the first.
+        public double lastSeconds() {
+            return size == 0 ? Double.NEGATIVE_INFINITY : seconds[size - 1];
+        }
+
+        /// The log so far.
+        public SampleLog build() {
+            return new SampleLog(
+                    Arrays.copyOf(seconds, size),
+                    Arrays.copyOf(volts, size),
+                    Arrays.copyOf(amps, size),
+                    Arrays.copyOf(celsius, size));
+        }
+    }
+}

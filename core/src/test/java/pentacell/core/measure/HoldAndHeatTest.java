@@ -1,0 +1,146 @@
+package pentacell.core.measure;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.Act;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.RunFact;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.school.HoldPolicy;
+
+/// Self-discharge and heat, judged from a life line.
+final class HoldAndHeatTest {
+    private static final CellId ID = new CellId("HB03-07");
+    private static final Instant START = Instant.parse("2026-11-01T08:00:00Z");
+
+    private final List<Act> acts = new ArrayList<>();
+    private long sequence;
+
+    private void log(double hours, Fact fact) {
+        acts.add(
+                new Act(
+                        acts.size() + 1L,
+                        START.plus(Duration.ofMinutes(Math.round(60 * hours))),
+                        "",
+                        List.of(new Act.Entry(++sequence, fact))));
+    }
+
+    private Cell cell() {
+        return WorkshopState.of(acts).cell(ID).orElseThrow();
+    }
+
+    private HoldTest hold() {
+        return HoldTest.of(cell(), HoldPolicy.WEEK).orElseThrow();
+    }
+
+    /// Limits by common practice: up to 30 mV a week fine, over 100 mV out, between extend.
+    @ParameterizedTest
+    @CsvSource({
+        "4.172, FINE",
+        "4.151, FINE",
+        "4.148, EXTEND",
+        "4.081, EXTEND",
+        "4.070, OUT",
+        "3.2, OUT"
+    })
+    void theLossOfAWeekDecides(double after, HoldTest.Verdict expected) {
+        log(0, new RunFact.HoldBegan(ID, 7));
+        log(13, new CellFact.VoltageRead(ID, 4.18));
+        log(13 + 168, new CellFact.VoltageRead(ID, after));
+        assertEquals(expected, hold().verdict());
+        assertEquals(1000 * (4.18 - after) / 7, hold().millivoltsADay().getAsDouble(), 1e-6);
+    }
+
+    @Test
+    void aReadingBeforeTheVoltageSettledDoesNotCount() {
+        log(0, new RunFact.HoldBegan(ID, 7));
+        log(1, new CellFact.VoltageRead(ID, 4.20));
+        assertEquals(HoldTest.Verdict.SETTLING, hold().verdict());
+        assertEquals(START.plus(Duration.ofHours(12)), hold().dueAt().orElseThrow());
+        log(14, new CellFact.VoltageRead(ID, 4.15));
+        assertEquals(HoldTest.Verdict.LYING, hold().verdict());
+        assertEquals(
+                START.plus(Duration.ofHours(14)).plus(Duration.ofDays(7)),
+                hold().dueAt().orElseThrow());
+        log(14 + 168, new CellFact.VoltageRead(ID, 4.14));
+        assertEquals(HoldTest.Verdict.FINE, hold().verdict(), "10 mV from the settled voltage");
+        assertEquals(Optional.empty(), hold().dueAt());
+    }
+
+    @Test
+    void whatIsStillLosingAfterTwiceTheTimeIsOut() {
+        log(0, new RunFact.HoldBegan(ID, 7));
+        log(12, new CellFact.VoltageRead(ID, 4.18));
+        log(12 + 168, new CellFact.VoltageRead(ID, 4.14));
+        assertEquals(HoldTest.Verdict.EXTEND, hold().verdict());
+        log(12 + 336, new CellFact.VoltageRead(ID, 4.11));
+        assertEquals(HoldTest.Verdict.OUT, hold().verdict());
+    }
+
+    @Test
+    void theLossAMonthFollowsTheRestCurve() {
+        log(0, new RunFact.HoldBegan(ID, 7));
+        log(12, new CellFact.VoltageRead(ID, 4.07));
+        log(12 + 240, new CellFact.VoltageRead(ID, 4.02));
+        // from 4.07 V (90 %) to 4.02 V (85 %) on our own curve in ten days
+        assertEquals(15.2, hold().percentAMonth(Chemistry.NMC).getAsDouble(), 0.1);
+    }
+
+    @Test
+    void oneThatLosesMoreThanItsSistersIsSuspect() {
+        for (int i = 1; i <= 9; i++) {
+            CellId id = new CellId("HB03-%02d".formatted(i));
+            log(0, new CellFact.CellNamed(id, Optional.empty(), Optional.of("Quill Q22")));
+            log(0, new RunFact.HoldBegan(id, 7));
+            log(12, new CellFact.VoltageRead(id, 4.180));
+            log(12 + 168, new CellFact.VoltageRead(id, i == 7 ? 4.152 : 4.176 - 0.0005 * i));
+        }
+        HoldShelf shelf = HoldShelf.of(WorkshopState.of(acts));
+        List<String> suspects =
+                shelf.rows().stream()
+                        .filter(row -> row.suspicion().isPresent())
+                        .map(row -> row.test().cell().id().text())
+                        .toList();
+        assertEquals(List.of("HB03-07"), suspects);
+        assertEquals(shelf.places(), shelf.free(), "all are done");
+    }
+
+    /// The ladder (common practice): hot once is cycled again at less; hot again is out.
+    @ParameterizedTest
+    @CsvSource({
+        "3@1.0, CALM",
+        "12@1.0, AGAIN_AT_LESS",
+        "12@1.0 11@0.9, AGAIN_AT_LESS",
+        "12@1.0 4@0.5, SETTLED",
+        "12@1.0 11@0.5, OUT",
+        "12@1.0 4@0.5 11@0.5, OUT"
+    })
+    void heatIsJudgedOnALadder(String runs, HeatLadder.Rung expected) {
+        int run = 0;
+        for (String each : runs.split(" ")) {
+            String[] parts = each.split("@");
+            log(
+                    run++,
+                    new RunFact.HeatSeen(
+                            ID,
+                            "R" + run,
+                            Double.parseDouble(parts[0]),
+                            Double.parseDouble(parts[1])));
+        }
+        assertEquals(expected, HeatLadder.judge(cell()).verdict());
+        assertTrue(HeatLadder.judge(cell()).reasons().get(0).sentence().contains("K"));
+    }
+}

@@ -1,0 +1,48 @@
+package pentacell.desktop.frame;
+
+import java.util.stream.Collectors;
+import pentacell.core.fact.RunFact;
+import pentacell.core.unit.Quantity;
+
+/// What a test by instrument added to a life line, in words.
+final class RunWords {
+    private RunWords() {}
+
+    static String of(RunFact fact) {
+        return switch (fact) {
+            case RunFact.RunStarted started ->
+                    "into %s: %s".formatted(started.bay(), started.programme());
+            case RunFact.RunEnded ended ->
+                    "test "
+                            + ended.end().words()
+                            + (ended.words().isBlank() ? "" : ": " + ended.words());
+            case RunFact.CapacityCorrected corrected ->
+                    "%s ± %s at standard conditions (%s)"
+                            .formatted(
+                                    Quantity.CAPACITY.number(corrected.milliampHours()),
+                                    Quantity.CAPACITY.text(corrected.uncertaintyMilliampHours()),
+                                    corrected.shares().stream()
+                                            .map(RunWords::share)
+                                            .collect(Collectors.joining(", ")));
+            case RunFact.HeatSeen heat ->
+                    "%s warmer at %s"
+                            .formatted(
+                                    Quantity.TEMPERATURE_RISE.text(heat.riseKelvin()),
+                                    Quantity.CURRENT.text(heat.amps()));
+            case RunFact.CurveOdd odd -> odd.sentence();
+            case RunFact.HoldBegan hold -> "on the hold shelf for %d days".formatted(hold.days());
+            case RunFact.ReferenceChosen chosen ->
+                    chosen.reference() == RunFact.Reference.YES
+                            ? "reference cell: compares the bays"
+                            : "no reference cell any more";
+        };
+    }
+
+    private static String share(RunFact.Share share) {
+        String sign = share.milliampHours() > 0 ? "+" : "";
+        return share.correction().words()
+                + " "
+                + sign
+                + Quantity.CAPACITY.number(share.milliampHours());
+    }
+}
