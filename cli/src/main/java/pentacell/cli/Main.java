@@ -18,6 +18,7 @@ import picocli.CommandLine.Command;
             MatchCommand.class,
             DiagnoseCommand.class,
             TriageCommand.class,
+            AnalyseCommand.class,
             LotCommand.class
         },
         footer = {

@@ -51,12 +51,16 @@ final class TextFile {
             }
             in.transferTo(java.io.OutputStream.nullOutputStream());
         }
-        String sum = HexFormat.of().formatHex(digest.digest());
+        String sum = hex(digest);
         try (BufferedReader reader = new BufferedReader(open(file, charset))) {
             String first = reader.readLine();
             while (first != null && first.isBlank()) first = reader.readLine();
             return new TextFile(file, charset, sum, first == null ? "" : first);
         }
+    }
+
+    static String hex(MessageDigest digest) {
+        return HexFormat.of().formatHex(digest.digest());
     }
 
     /// The text from its beginning, without a byte order mark.
@@ -100,7 +104,7 @@ final class TextFile {
         return best;
     }
 
-    private static MessageDigest sha256() {
+    static MessageDigest sha256() {
         try {
             return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException missing) {

@@ -9,6 +9,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -16,6 +17,7 @@ import pentacell.core.fact.Act;
 import pentacell.core.fact.Fact;
 import pentacell.core.fact.Step;
 import pentacell.core.fact.WorkshopState;
+import pentacell.core.measure.SampleLog;
 
 /// An open workshop file: its journal and what follows from it.
 ///
@@ -30,6 +32,7 @@ public final class Logbook implements AutoCloseable {
     private final Clock clock;
     private final FactCodec codec = new FactCodec();
     private final List<Act> journal;
+    private final RunSamples samples;
     private long lastSequence;
     private volatile WorkshopState state;
 
@@ -39,6 +42,7 @@ public final class Logbook implements AutoCloseable {
         this.lock = lock;
         this.clock = clock;
         this.journal = new ArrayList<>(journal);
+        this.samples = new RunSamples(database);
         this.lastSequence =
                 journal.stream()
                         .flatMap(act -> act.entries().stream())
@@ -116,6 +120,43 @@ public final class Logbook implements AutoCloseable {
         }
     }
 
+    /// Keeps the samples of runs; they are on the disk before this returns.
+    ///
+    /// @param grown for each run its log so far
+    /// @param kept for each run how many of its samples are in the file already
+    public synchronized void keepSamples(Map<String, SampleLog> grown, Map<String, Integer> kept)
+            throws LogbookException {
+        writing(() -> samples.append(grown, kept));
+    }
+
+    /// Joins the blocks in which the samples of an ended run came in.
+    public synchronized void joinSamples(String run) throws LogbookException {
+        writing(() -> samples.join(run));
+    }
+
+    /// The samples of a run; empty when it has none.
+    public synchronized SampleLog samples(String run) throws LogbookException {
+        try {
+            return samples.read(run);
+        } catch (SQLException failure) {
+            throw new LogbookException(Faults.opening(file, failure), failure);
+        }
+    }
+
+    private interface Writing {
+        void run() throws SQLException;
+    }
+
+    private void writing(Writing writing) throws LogbookException {
+        try {
+            writing.run();
+            database.commit();
+        } catch (SQLException failure) {
+            rollBack();
+            throw new LogbookException(Faults.writing(file, failure), failure);
+        }
+    }
+
     /// Takes back the last act that holds; does nothing when there is none.
     public synchronized WorkshopState undo() throws LogbookException {
         Optional<Step> step = undoStep();
@@ -146,13 +187,9 @@ public final class Logbook implements AutoCloseable {
     }
 
     private void commit(List<Act> acts) throws LogbookException {
-        try {
+        writing(() -> {
             for (Act act : acts) insert(act);
-            database.commit();
-        } catch (SQLException failure) {
-            rollBack();
-            throw new LogbookException(Faults.writing(file, failure), failure);
-        }
+        });
         journal.addAll(acts);
         for (Act act : acts) lastSequence += act.entries().size();
     }

@@ -31,7 +31,7 @@ final class LogbookFile {
     static final int APPLICATION_ID = 0x50656e74;
 
     /// The file format this program writes; a file with a higher number is refused.
-    static final int FORMAT = 2;
+    static final int FORMAT = 3;
 
     private static final Logger LOG = LoggerFactory.getLogger(LogbookFile.class);
     private static final byte[] SQLITE_HEADER =

@@ -14,6 +14,9 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import pentacell.core.bay.Bay;
+import pentacell.core.bay.BenchHours;
+import pentacell.core.bay.Instrument;
 import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
@@ -33,12 +36,16 @@ import pentacell.core.donor.WarningSign;
 import pentacell.core.fact.CellFact;
 import pentacell.core.fact.DonorFact;
 import pentacell.core.fact.Fact;
+import pentacell.core.fact.Oddity;
 import pentacell.core.fact.PackFact;
+import pentacell.core.fact.RunFact;
 import pentacell.core.fact.TestConditions;
 import pentacell.core.match.MatchRules;
 import pentacell.core.match.Selection;
 import pentacell.core.school.BandPolicy;
+import pentacell.core.school.HoldPolicy;
 import pentacell.core.school.RepairPolicy;
+import pentacell.core.school.TestPolicy;
 
 /// Facts as rows of the journal, and back.
 final class FactCodecTest {
@@ -126,6 +133,34 @@ final class FactCodecTest {
                 new PackFact.CellsSwapped("Long night", A, B),
                 new PackFact.CellLock("Long night", A, PackFact.Lock.LOCKED),
                 new PackFact.CellPicked("Long night", A, PackFact.Pick.PUT_BACK),
+                new RunFact.RunStarted(A, "R1", "Charger A · 2", "charge, discharge"),
+                new RunFact.RunEnded(
+                        A, "R1", RunFact.RunEnd.BROKEN, "the instrument was started anew"),
+                new RunFact.CapacityCorrected(
+                        A,
+                        "R1",
+                        2101.5,
+                        23.4,
+                        List.of(new RunFact.Share(RunFact.Correction.BAY_GAIN, -61.2))),
+                new RunFact.HeatSeen(A, "R1", 3.5, 1.0),
+                new RunFact.CurveOdd(A, "R1", Oddity.CONTACT_BLIP, 812.5, "contact"),
+                new RunFact.HoldBegan(A, 21),
+                new RunFact.ReferenceChosen(A, RunFact.Reference.YES),
+                new Fact.TestChosen(TestPolicy.RATING),
+                new Fact.HoldChosen(HoldPolicy.LONG),
+                new Fact.InstrumentAdded(
+                        new Instrument(
+                                "Charger A",
+                                "simulated:four-slot",
+                                List.of(
+                                        new Bay(
+                                                "Charger A",
+                                                1,
+                                                1,
+                                                1,
+                                                EnumSet.allOf(Chemistry.class))))),
+                new Fact.InstrumentRemoved("Charger A"),
+                new Fact.BenchHoursSet(BenchHours.USUAL),
                 new Fact.ActUndone(7),
                 new Fact.ActRedone(7));
     }
@@ -147,5 +182,23 @@ final class FactCodecTest {
         assertEquals(
                 new Fact.DonorAdded(Donor.of("HB03", "module", "Halvorn HX26", "8S2P")),
                 new FactCodec().fact("donor-added", body));
+    }
+
+    /// Bodies as earlier formats wrote them are read as before.
+    @Test
+    void bodiesOfEarlierFormatsAreRead() {
+        FactCodec codec = new FactCodec();
+        assertEquals(
+                new CellFact.ResistanceRead(A, 56.2, CellFact.ResistanceMethod.DC),
+                codec.fact(
+                        "resistance-read",
+                        "{\"cell\":\"%s\",\"milliohms\":56.2,\"method\":\"DC\"}"
+                                .formatted(A.text())));
+        assertEquals(
+                new CellFact.CapacityMeasured(A, 2143, TestConditions.of(4.2, 1, 3.0)),
+                codec.fact(
+                        "capacity-measured",
+                        "{\"cell\":\"%s\",\"milliampHours\":2143,\"conditions\":{\"chargeEndVolts\":4.2,\"dischargeAmps\":1.0,\"endVolts\":3.0}}"
+                                .formatted(A.text())));
     }
 }

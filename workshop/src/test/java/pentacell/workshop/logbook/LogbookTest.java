@@ -58,8 +58,16 @@ final class LogbookTest {
         Logbook old = opened();
         old.log("donor", List.of(new Fact.DonorAdded(Donor.of("HB03", "module", "", ""))));
         old.close();
-        // what format 2 added is taken out again
-        for (String view : List.of("lots", "group_readings", "blemishes")) sql("DROP VIEW " + view);
+        // what the later formats added is taken out again
+        for (String view :
+                List.of(
+                        "lots",
+                        "group_readings",
+                        "blemishes",
+                        "test_runs",
+                        "corrected_capacities",
+                        "holds")) sql("DROP VIEW " + view);
+        sql("DROP TABLE run_samples");
         sql("PRAGMA user_version = 1");
         Logbook brought = opened();
         assertEquals(1, brought.state().donors().size());

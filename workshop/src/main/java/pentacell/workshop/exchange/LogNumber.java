@@ -1,0 +1,79 @@
+package pentacell.workshop.exchange;
+
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import pentacell.core.unit.NumberText;
+
+/// Reads the numbers of long logs: plain decimals by hand, because a million of them through a
+/// pattern would take longer than the file itself; everything else as everywhere in the program.
+final class LogNumber {
+    private static final double[] POWERS = new double[19];
+
+    static {
+        POWERS[0] = 1;
+        for (int i = 1; i < POWERS.length; i++) POWERS[i] = 10 * POWERS[i - 1];
+    }
+
+    /// Up to so many digits a decimal is exact as an integer divided by a power of ten.
+    private static final int EXACT_DIGITS = 15;
+
+    private LogNumber() {}
+
+    /// The number, or NaN when it is none.
+    static double parse(String text) {
+        int length = text.length();
+        int at = 0;
+        boolean negative = false;
+        if (length > 0 && (text.charAt(0) == '-' || text.charAt(0) == '+')) {
+            negative = text.charAt(0) == '-';
+            at = 1;
+        }
+        long digits = 0;
+        int count = 0;
+        int decimals = -1;
+        for (; at < length; at++) {
+            char next = text.charAt(at);
+            if (next >= '0' && next <= '9') {
+                digits = 10 * digits + (next - '0');
+                count++;
+                if (decimals >= 0) decimals++;
+            } else if ((next == '.' || next == ',') && decimals < 0) decimals = 0;
+            else return NumberText.parse(text).orElse(Double.NaN);
+            if (count > EXACT_DIGITS) return NumberText.parse(text).orElse(Double.NaN);
+        }
+        if (count == 0) return Double.NaN;
+        double value = decimals > 0 ? digits / POWERS[decimals] : digits;
+        return negative ? -value : value;
+    }
+
+    /// A time in the column's unit, or as `h:mm:ss`, or as a date with a time in seconds since
+    /// 1970; NaN when it is none.
+    static double time(String text, double factor) {
+        double plain = parse(text);
+        if (!Double.isNaN(plain)) return factor * plain;
+        String stripped = text.strip();
+        if (stripped.matches("\\d+:\\d{1,2}(:\\d{1,2}([.,]\\d+)?)?")) {
+            double seconds = 0;
+            String[] parts = stripped.split(":", -1);
+            for (String part : parts) seconds = 60 * seconds + parse(part);
+            return parts.length == 2 ? 60 * seconds : seconds;
+        }
+        try {
+            if (stripped.endsWith("Z")) return millis(Instant.parse(stripped));
+            return millis(
+                    LocalDateTime.parse(
+                                    stripped.replace(' ', 'T'),
+                                    DateTimeFormatter.ISO_LOCAL_DATE_TIME)
+                            .toInstant(ZoneOffset.UTC));
+        } catch (DateTimeException none) {
+            return Double.NaN;
+        }
+    }
+
+    private static double millis(Instant instant) {
+        return instant.toEpochMilli() / 1000.0;
+    }
+}

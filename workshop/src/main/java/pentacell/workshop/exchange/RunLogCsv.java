@@ -1,0 +1,302 @@
+package pentacell.workshop.exchange;
+
+import de.siegmar.fastcsv.reader.CommentStrategy;
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.security.DigestInputStream;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import pentacell.core.measure.CurrentSign;
+import pentacell.core.measure.SampleLog;
+import pentacell.workshop.exchange.CellTable.Problem;
+
+/// Reads the log of an instrument: time, voltage, current and perhaps temperature, by the names of
+/// their columns or, without any, in that order.
+///
+/// Good lines are taken, bad ones told with their place. Where the file leaves something open (the
+/// unit, what the sign of a current means) the numbers decide, and a note says what was taken.
+public final class RunLogCsv {
+    /// A header is looked for in so many lines.
+    private static final int MOST_PREAMBLE = 60;
+
+    /// So many lines in a row that begin again at an earlier time are a clock that was started
+    /// anew.
+    private static final int CLOCK_RESTART_LINES = 5;
+
+    /// No cell reads outside of these.
+    private static final double MOST_VOLTS = 20;
+
+    private static final double MOST_AMPS = 1000;
+
+    /// A middle value over this has no unit but mV or mA.
+    private static final double SURELY_MILLI = 60;
+
+    private final String name;
+    private final Columns columns = new Columns();
+    private final List<Problem> problems = new ArrayList<>();
+    private final List<String> notes = new ArrayList<>();
+    private final List<double[]> pending = new ArrayList<>();
+    private int skipped;
+
+    private RunLogCsv(String name) {
+        this.name = name;
+    }
+
+    /// Reads a log; what could not be read is in its problems.
+    public static RunLog read(Path file) {
+        RunLogCsv reader = new RunLogCsv(String.valueOf(file.getFileName()));
+        String sha256 = "";
+        try {
+            if (Files.isDirectory(file)) throw new IOException("is a folder");
+            char separator = separator(file);
+            DigestInputStream in =
+                    new DigestInputStream(Files.newInputStream(file), TextFile.sha256());
+            // numbers and column names are ASCII in every encoding a log comes in
+            try (Reader text = afterMark(in);
+                    CsvReader<CsvRecord> csv =
+                            CsvReader.builder()
+                                    .fieldSeparator(separator)
+                                    .commentStrategy(CommentStrategy.SKIP)
+                                    .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
+                                    .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+                                    .ofCsvRecord(text)) {
+                reader.lines(csv);
+            }
+            sha256 = TextFile.hex(in.getMessageDigest());
+        } catch (NoSuchFileException missing) {
+            reader.problem(0, "there is no such file");
+        } catch (IOException | CsvParseException failure) {
+            reader.problem(0, "could not be read: " + failure.getMessage());
+        }
+        return reader.finish(sha256);
+    }
+
+    private static Reader afterMark(InputStream in) throws IOException {
+        BufferedReader reader =
+                new BufferedReader(new InputStreamReader(in, StandardCharsets.ISO_8859_1), 1 << 16);
+        reader.mark(3);
+        char[] mark = new char[3];
+        boolean isMark =
+                reader.read(mark) == 3 && mark[0] == 0xEF && mark[1] == 0xBB && mark[2] == 0xBF;
+        if (!isMark) reader.reset();
+        return reader;
+    }
+
+    /// Semicolon or tab when the first lines have any, else comma: a comma may be a decimal mark.
+    private static char separator(Path file) throws IOException {
+        try (BufferedReader reader = Files.newBufferedReader(file, StandardCharsets.ISO_8859_1)) {
+            int semicolons = 0;
+            int tabs = 0;
+            for (int i = 0; i < MOST_PREAMBLE; i++) {
+                String line = reader.readLine();
+                if (line == null) break;
+                if (line.indexOf(';') >= 0) semicolons++;
+                if (line.indexOf('\t') >= 0) tabs++;
+            }
+            if (semicolons == 0 && tabs == 0) return ',';
+            return semicolons >= tabs ? ';' : '\t';
+        }
+    }
+
+    private void lines(CsvReader<CsvRecord> csv) {
+        Optional<LogColumns> known = Optional.empty();
+        int preamble = 0;
+        for (CsvRecord record : csv) {
+            if (known.isEmpty()) {
+                known = LogColumns.of(record.getFields());
+                if (known.isEmpty() && ++preamble > MOST_PREAMBLE) break;
+                if (known.isEmpty() || known.get().isHeader()) continue;
+                notes.add("no column names: taken as time in s, voltage, current");
+            }
+            line(record, known.get());
+        }
+        flushPending();
+        if (known.isEmpty())
+            problem(
+                    1,
+                    "no columns for time, voltage and current were found, expected names such as time_s, voltage_v, current_a");
+        known.ifPresent(this::units);
+    }
+
+    private void line(CsvRecord record, LogColumns at) {
+        int count = record.getFieldCount();
+        if (count == 1 && record.getField(0).isBlank()) return;
+        long line = record.getStartingLineNumber();
+        if (count <= Math.max(at.time(), Math.max(at.volts(), at.amps()))) {
+            problem(line, "has %d columns, too few for time, voltage and current".formatted(count));
+            return;
+        }
+        double seconds = LogNumber.time(record.getField(at.time()), at.timeFactor());
+        double volts = LogNumber.parse(record.getField(at.volts()));
+        double amps = LogNumber.parse(record.getField(at.amps()));
+        if (isBad(line, "time", record, at.time(), seconds)
+                || isBad(line, "voltage", record, at.volts(), volts)
+                || isBad(line, "current", record, at.amps(), amps)) return;
+        double celsius =
+                at.celsius() >= 0 && at.celsius() < count
+                        ? LogNumber.parse(record.getField(at.celsius()))
+                        : Double.NaN;
+        take(line, seconds, volts, amps, celsius);
+    }
+
+    private boolean isBad(long line, String what, CsvRecord record, int column, double value) {
+        if (Double.isFinite(value)) return false;
+        problem(
+                line,
+                "%s \"%s\" is not a number, expected one such as 3.684"
+                        .formatted(what, record.getField(column)));
+        return true;
+    }
+
+    /// Takes a sample whose time rises; one that goes back waits until it is clear whether the
+    /// clock was started anew.
+    private void take(long line, double seconds, double volts, double amps, double celsius) {
+        double shifted = seconds + columns.offset;
+        if (columns.size == 0 || shifted > columns.seconds[columns.size - 1]) {
+            flushPending();
+            columns.add(line, shifted, volts, amps, celsius);
+            return;
+        }
+        boolean isSame = shifted == columns.seconds[columns.size - 1];
+        if (isSame) {
+            problem(line, "time %s stands twice; the first was kept".formatted(text(seconds)));
+            return;
+        }
+        if (!pending.isEmpty() && !(seconds > pending.get(pending.size() - 1)[1])) flushPending();
+        pending.add(new double[] {line, seconds, volts, amps, celsius});
+        if (pending.size() < CLOCK_RESTART_LINES) return;
+        double usual =
+                (pending.get(pending.size() - 1)[1] - pending.get(0)[1]) / (pending.size() - 1);
+        columns.offset = columns.seconds[columns.size - 1] + usual - pending.get(0)[1];
+        notes.add(
+                "time starts anew at line %d: carried on from there"
+                        .formatted((long) pending.get(0)[0]));
+        for (double[] each : pending)
+            columns.add((long) each[0], each[1] + columns.offset, each[2], each[3], each[4]);
+        pending.clear();
+    }
+
+    private void flushPending() {
+        for (double[] each : pending)
+            problem(
+                    (long) each[0],
+                    "time goes back to %s after %s"
+                            .formatted(
+                                    text(each[1]),
+                                    text(columns.seconds[columns.size - 1] - columns.offset)));
+        pending.clear();
+    }
+
+    private static String text(double seconds) {
+        return seconds == Math.rint(seconds) ? "%.0f s".formatted(seconds) : seconds + " s";
+    }
+
+    private void problem(long line, String what) {
+        skipped++;
+        if (problems.size() < RunLog.MOST_PROBLEMS) problems.add(new Problem(name, line, what));
+    }
+
+    private void units(LogColumns at) {
+        columns.scaleVolts(factor(at.voltFactor(), columns.volts, "voltage", "mV", "V"));
+        columns.scaleAmps(factor(at.ampFactor(), columns.amps, "current", "mA", "A"));
+    }
+
+    private double factor(double named, double[] values, String what, String milli, String whole) {
+        // a cell mostly rests at 0 A, but never at 0 V
+        double middle = typical(values, what.equals("voltage") ? 0.5 : 0.9);
+        boolean isMilli = middle > SURELY_MILLI;
+        if (named == 0) {
+            if (isMilli) notes.add("%s without a unit: taken as %s".formatted(what, milli));
+            return isMilli ? 0.001 : 1;
+        }
+        if (named == 1 && isMilli && what.equals("voltage")) {
+            notes.add("%s is named in %s but its values are %s".formatted(what, whole, milli));
+            return 0.001;
+        }
+        return named;
+    }
+
+    /// A value that stands for a column.
+    ///
+    /// @param rank share of the values under it
+    private double typical(double[] values, double rank) {
+        double[] some = new double[Math.min(columns.size, 2000)];
+        for (int i = 0; i < some.length; i++)
+            some[i] = Math.abs(values[(int) ((long) i * columns.size / some.length)]);
+        Arrays.sort(some);
+        return some.length == 0 ? 0 : some[(int) (some.length * rank)];
+    }
+
+    private RunLog finish(String sha256) {
+        SampleLog.Builder builder = new SampleLog.Builder();
+        double[] volts = Arrays.copyOf(columns.volts, columns.size);
+        double[] raw = Arrays.copyOf(columns.amps, columns.size);
+        double[] amps = CurrentSign.settled(volts, raw);
+        switch (CurrentSign.of(volts, raw)) {
+            case DISCHARGE_NEGATIVE -> {}
+            case DISCHARGE_POSITIVE -> notes.add("discharge is written as current over 0");
+            case NONE -> notes.add("currents have no sign: told by the voltage");
+        }
+        for (int i = 0; i < columns.size; i++) {
+            boolean isAbsurd = Math.abs(volts[i]) > MOST_VOLTS || Math.abs(amps[i]) > MOST_AMPS;
+            if (isAbsurd)
+                problem(
+                        columns.lines[i],
+                        "%s V, %s A is no reading of a single cell".formatted(volts[i], amps[i]));
+            else builder.add(columns.seconds[i], volts[i], amps[i], columns.celsius[i]);
+        }
+        if (columns.size == 0 && problems.isEmpty()) problem(0, "has no samples");
+        return new RunLog(name, sha256, builder.build(), problems, skipped, notes);
+    }
+
+    /// The columns while they grow.
+    private static final class Columns {
+        private long[] lines = new long[256];
+        private double[] seconds = new double[256];
+        private double[] volts = new double[256];
+        private double[] amps = new double[256];
+        private double[] celsius = new double[256];
+        private int size;
+        private double offset;
+
+        void add(long line, double second, double volt, double amp, double degree) {
+            if (size == lines.length) grow();
+            lines[size] = line;
+            seconds[size] = second;
+            volts[size] = volt;
+            amps[size] = amp;
+            celsius[size] = degree;
+            size++;
+        }
+
+        private void grow() {
+            int longer = 2 * size;
+            lines = Arrays.copyOf(lines, longer);
+            seconds = Arrays.copyOf(seconds, longer);
+            volts = Arrays.copyOf(volts, longer);
+            amps = Arrays.copyOf(amps, longer);
+            celsius = Arrays.copyOf(celsius, longer);
+        }
+
+        void scaleVolts(double factor) {
+            if (factor != 1) for (int i = 0; i < size; i++) volts[i] *= factor;
+        }
+
+        void scaleAmps(double factor) {
+            if (factor != 1) for (int i = 0; i < size; i++) amps[i] *= factor;
+        }
+    }
+}

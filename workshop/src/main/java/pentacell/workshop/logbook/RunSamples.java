@@ -1,0 +1,67 @@
+package pentacell.workshop.logbook;
+
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.Map;
+import java.util.zip.DataFormatException;
+import pentacell.core.measure.SampleLog;
+
+/// The samples of test runs in the workshop file, in blocks as they came in.
+final class RunSamples {
+    private final Connection database;
+
+    RunSamples(Connection database) {
+        this.database = database;
+    }
+
+    /// Adds samples to runs; not yet committed.
+    ///
+    /// @param grown for each run its log so far, and
+    /// @param kept how many of its samples are in the file already
+    void append(Map<String, SampleLog> grown, Map<String, Integer> kept) throws SQLException {
+        for (Map.Entry<String, SampleLog> each : grown.entrySet()) {
+            int from = kept.getOrDefault(each.getKey(), 0);
+            if (each.getValue().size() > from) insert(each.getKey(), each.getValue(), from);
+        }
+    }
+
+    private void insert(String run, SampleLog log, int from) throws SQLException {
+        try (PreparedStatement row =
+                database.prepareStatement(
+                        "INSERT INTO run_samples (run, first, count, columns) VALUES (?, ?, ?, ?)")) {
+            row.setString(1, run);
+            row.setInt(2, from);
+            row.setInt(3, log.size() - from);
+            row.setBytes(4, SampleColumns.pack(log, from, log.size()));
+            row.execute();
+        }
+    }
+
+    /// Joins the blocks of a run; not yet committed.
+    void join(String run) throws SQLException {
+        SampleLog log = read(run);
+        try (PreparedStatement row =
+                database.prepareStatement("DELETE FROM run_samples WHERE run = ?")) {
+            row.setString(1, run);
+            row.execute();
+        }
+        if (log.size() > 0) insert(run, log, 0);
+    }
+
+    SampleLog read(String run) throws SQLException {
+        SampleLog.Builder builder = new SampleLog.Builder();
+        try (PreparedStatement query =
+                database.prepareStatement(
+                        "SELECT count, columns FROM run_samples WHERE run = ? ORDER BY first")) {
+            query.setString(1, run);
+            try (ResultSet row = query.executeQuery()) {
+                while (row.next()) SampleColumns.unpack(row.getBytes(2), row.getInt(1), builder);
+            }
+        } catch (DataFormatException | IllegalArgumentException damaged) {
+            throw new SQLException("the samples of run " + run + " are damaged", damaged);
+        }
+        return builder.build();
+    }
+}
