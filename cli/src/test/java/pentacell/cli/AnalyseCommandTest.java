@@ -66,9 +66,9 @@ final class AnalyseCommandTest {
         assertTrue(json.get("dcResistanceMohm").isNull());
         assertEquals(List.of("rest", "discharge", "rest"), kinds(json));
         assertEquals(10, json.get("steps").get(1).get("startSeconds").asDouble());
-        assertEquals(101, json.get("problems").get(0).get("line").asInt());
+        assertEquals(102, json.get("problems").get(0).get("line").asInt());
         assertEquals(0, json.get("anomalies").size());
-        assertTrue(err.toString().contains("run-17.csv:101: voltage \"x\" is not a number"));
+        assertTrue(err.toString().contains("run-17.csv:102: voltage \"x\" is not a number"));
     }
 
     private static List<String> kinds(JsonNode json) {

@@ -32,6 +32,8 @@ final class ArchitectureTest {
                                 .definedBy("pentacell.core..")
                                 .layer("workshop")
                                 .definedBy("pentacell.workshop..")
+                                .layer("instruments")
+                                .definedBy("pentacell.instruments..")
                                 .layer("reports")
                                 .definedBy("pentacell.reports..")
                                 .layer("desktop")
@@ -42,10 +44,12 @@ final class ArchitectureTest {
                                 .mayNotBeAccessedByAnyLayer()
                                 .whereLayer("desktop")
                                 .mayOnlyBeAccessedByLayers("cli")
+                                .whereLayer("instruments")
+                                .mayOnlyBeAccessedByLayers("desktop", "cli")
                                 .whereLayer("reports")
                                 .mayOnlyBeAccessedByLayers("desktop", "cli")
                                 .whereLayer("workshop")
-                                .mayOnlyBeAccessedByLayers("desktop", "cli")),
+                                .mayOnlyBeAccessedByLayers("instruments", "desktop", "cli")),
                 Named.of(
                         "no cycles in core",
                         slices().matching("pentacell.core.(*)..").should().beFreeOfCycles()),

@@ -1,0 +1,125 @@
+package pentacell.core.measure;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.bay.Bay;
+import pentacell.core.bay.Programme;
+import pentacell.core.bay.Programme.Charge;
+import pentacell.core.bay.Programme.Level;
+import pentacell.core.bay.Programme.Limits;
+import pentacell.core.bay.Programme.Pulse;
+import pentacell.core.bay.Programme.Rest;
+import pentacell.core.bay.Programme.Stage;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.Cell;
+import pentacell.core.intake.Instruction;
+import pentacell.core.judgement.Judged;
+import pentacell.core.school.TestPolicy;
+
+/// The programme of a cell's test in a bay: charge as its instruction says, rest, a tenth out,
+/// rest, two-step pulse, discharge by the school, rest, and full again for the hold shelf.
+public final class TestProgramme {
+    private static final double SAMPLE_SECONDS = 10;
+
+    /// A can hotter than this stops whatever runs, in °C (common practice).
+    private static final double MOST_CELSIUS = 45;
+
+    /// No test takes longer, in s.
+    private static final double MOST_SECONDS = 3 * 86_400;
+
+    /// Share of the rating that is taken out before the resistance is read.
+    private static final double OFF_TOP_SHARE = 0.1;
+
+    /// Rest after a pulse and after the discharge, in s.
+    private static final double SHORT_REST_SECONDS = 120;
+
+    private static final double RECOVERY_SECONDS = 600;
+
+    private TestProgramme() {}
+
+    /// The programme for a cell that waits, in a bay.
+    ///
+    /// @param instruction how it is charged
+    public static Programme of(
+            Cell cell,
+            Optional<CellModel> model,
+            Chemistry chemistry,
+            Instruction instruction,
+            TestPolicy policy,
+            Bay bay) {
+        OptionalDouble rated =
+                model.map(known -> OptionalDouble.of(known.ratedMinimumMilliampHours()))
+                        .orElse(OptionalDouble.empty());
+        double full =
+                Math.min(
+                        chemistry.chargeLimitVolts(),
+                        model.map(known -> known.limits().chargeVolts())
+                                .orElse(chemistry.chargeLimitVolts()));
+        double chargeAmps = usualChargeAmps(model, bay);
+        double dischargeAmps = dischargeAmps(cell, model, rated, policy, bay);
+        double cutoff = Math.min(policy.cutoffAmps(), chargeAmps / 2);
+        List<Stage> stages = new ArrayList<>();
+        if (instruction.slowUntilVolts().isPresent()) {
+            double slow = Math.min(instruction.chargeAmps().orElse(chargeAmps), bay.chargeAmps());
+            stages.add(new Charge(slow, instruction.slowUntilVolts().getAsDouble(), slow));
+        }
+        stages.add(new Charge(chargeAmps, full, cutoff));
+        stages.add(new Rest(Math.max(60, 60 * policy.restMinutes())));
+        // off the steep top of the curve, so that the charge a pulse takes is not seen as
+        // resistance
+        stages.add(
+                new Pulse(
+                        List.of(
+                                new Level(
+                                        dischargeAmps,
+                                        Math.min(
+                                                3600,
+                                                3.6
+                                                        * OFF_TOP_SHARE
+                                                        * rated.orElse(2000)
+                                                        / dischargeAmps)))));
+        stages.add(new Rest(RECOVERY_SECONDS));
+        stages.add(pulse(rated.orElse(2000), bay));
+        stages.add(new Rest(SHORT_REST_SECONDS));
+        stages.add(new Programme.Discharge(dischargeAmps, policy.endVolts(chemistry)));
+        stages.add(new Rest(RECOVERY_SECONDS));
+        stages.add(new Charge(chargeAmps, full, cutoff));
+        return new Programme(
+                stages, SAMPLE_SECONDS, new Limits(full + 0.05, 0.5, MOST_CELSIUS, MOST_SECONDS));
+    }
+
+    /// The charging current of a usual charge: 1 A or 0.5 C, whichever is less, and what the model
+    /// and the bay allow (common practice).
+    private static double usualChargeAmps(Optional<CellModel> model, Bay bay) {
+        double byModel =
+                model.map(known ->
+                                Math.min(
+                                        known.ratedMinimumMilliampHours() / 2000,
+                                        known.limits().chargeAmps()))
+                        .orElse(1.0);
+        return Math.min(Math.min(1.0, byModel), bay.chargeAmps());
+    }
+
+    /// The school's current, as far as model and bay allow; half of it for a cell that became hot.
+    private static double dischargeAmps(
+            Cell cell,
+            Optional<CellModel> model,
+            OptionalDouble rated,
+            TestPolicy policy,
+            Bay bay) {
+        double amps = Math.min(policy.dischargeAmps(rated), bay.dischargeAmps());
+        amps = Math.min(amps, model.map(known -> known.limits().dischargeAmps()).orElse(amps));
+        Judged<HeatLadder.Rung> heat = HeatLadder.judge(cell);
+        return heat.verdict() == HeatLadder.Rung.AGAIN_AT_LESS ? amps / 2 : amps;
+    }
+
+    /// 0.2 It for 10 s, then 1 It for 1 s (IEC 61960-3, from memory), as far as the bay goes; the
+    /// ratio of the currents is kept.
+    private static Pulse pulse(double ratedMilliampHours, Bay bay) {
+        double second = Math.min(ratedMilliampHours / 1000, bay.dischargeAmps());
+        return new Pulse(List.of(new Level(second / 5, 10), new Level(second, 1)));
+    }
+}

@@ -1,0 +1,126 @@
+package pentacell.instruments.bench;
+
+import java.time.Instant;
+import java.util.List;
+import pentacell.core.cell.CellId;
+import pentacell.core.measure.OpenRun;
+import pentacell.core.measure.SampleLog;
+
+/// A run while its samples come in. Guarded by the bench's lock.
+final class GrowingRun {
+    final CellId cell;
+    final String run;
+    final String bay;
+    final String programme;
+    final Instant startedAt;
+    private final SampleLog.Builder samples = new SampleLog.Builder();
+    private int seen;
+
+    /// How many samples are on the disk.
+    private int kept;
+
+    /// What the screen may show: the samples on the disk.
+    private SampleLog shown = samples.build();
+
+    private int stage;
+    private String how = "";
+    private String words = "";
+
+    /// Samples were missed and are to be told again.
+    private boolean hasGap;
+
+    GrowingRun(OpenRun open, SampleLog log) {
+        cell = open.cell().id();
+        run = open.run();
+        bay = open.bay();
+        programme = open.programme();
+        startedAt = open.startedAt();
+        for (int i = 0; i < log.size(); i++)
+            samples.add(log.seconds(i), log.volts(i), log.amps(i), log.celsius(i));
+        seen = log.size();
+        kept(log);
+    }
+
+    /// Adds rows that follow on; rows that are known, and rows that are no samples, are passed
+    /// over.
+    void add(int first, List<double[]> rows) {
+        if (first > seen) {
+            hasGap = true;
+            return;
+        }
+        for (int i = seen - first; i < rows.size(); i++) {
+            double[] row = rows.get(i);
+            seen++;
+            boolean isGood =
+                    row.length >= 3
+                            && Double.isFinite(row[0])
+                            && Double.isFinite(row[1])
+                            && Double.isFinite(row[2])
+                            && row[0] > samples.lastSeconds();
+            if (isGood) samples.add(row[0], row[1], row[2], row.length > 3 ? row[3] : Double.NaN);
+        }
+    }
+
+    /// How many rows were told so far; what follows is to be asked for from here.
+    int seen() {
+        return seen;
+    }
+
+    int size() {
+        return samples.size();
+    }
+
+    int keptCount() {
+        return kept;
+    }
+
+    SampleLog soFar() {
+        return samples.build();
+    }
+
+    void kept(SampleLog log) {
+        shown = log;
+        kept = log.size();
+    }
+
+    SampleLog shown() {
+        return shown;
+    }
+
+    int stage() {
+        return stage;
+    }
+
+    void stage(int now) {
+        stage = now;
+    }
+
+    void end(String howItEnded, String why) {
+        how = howItEnded;
+        words = why;
+    }
+
+    /// Whether it ended and nothing of it is missing.
+    boolean isComplete() {
+        return !how.isEmpty() && !hasGap;
+    }
+
+    String how() {
+        return how;
+    }
+
+    String words() {
+        return words;
+    }
+
+    /// Whether samples were missed; asked once.
+    boolean takeGap() {
+        boolean had = hasGap;
+        hasGap = false;
+        return had;
+    }
+
+    LiveRun live() {
+        return new LiveRun(cell, run, bay, programme, startedAt, stage, shown);
+    }
+}

@@ -1,0 +1,144 @@
+package pentacell.instruments.bench;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.LongFunction;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import pentacell.instruments.protocol.Ask;
+import pentacell.instruments.protocol.Tell;
+import pentacell.instruments.protocol.Wire;
+
+/// The program's end of the line to an instrument.
+final class InstrumentClient implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(InstrumentClient.class);
+    private static final int CONNECT_MILLIS = 2000;
+    private static final int ANSWER_SECONDS = 5;
+
+    private final Socket socket;
+    private final Writer out;
+    private final Listener listener;
+    private final AtomicLong numbers = new AtomicLong();
+    private final Map<Long, CompletableFuture<Tell.Answer>> open = new ConcurrentHashMap<>();
+
+    /// Hears what an instrument tells unasked; on the client's own thread.
+    interface Listener {
+        void told(Tell event);
+
+        /// The connection is gone.
+        void lost();
+    }
+
+    /// What was asked was refused.
+    static final class RefusedException extends Exception {
+        private static final long serialVersionUID = 1;
+
+        RefusedException(String why) {
+            super(why);
+        }
+    }
+
+    private InstrumentClient(Socket socket, Listener listener) throws IOException {
+        this.socket = socket;
+        this.listener = listener;
+        out = new OutputStreamWriter(socket.getOutputStream(), StandardCharsets.UTF_8);
+    }
+
+    static InstrumentClient connect(String host, int port, Listener listener) throws IOException {
+        Socket socket = new Socket();
+        try {
+            socket.connect(new InetSocketAddress(host, port), CONNECT_MILLIS);
+            InstrumentClient client = new InstrumentClient(socket, listener);
+            Thread.ofVirtual().name("instrument").start(client::listen);
+            return client;
+        } catch (IOException failure) {
+            socket.close();
+            throw failure;
+        }
+    }
+
+    private void listen() {
+        try (BufferedReader in =
+                new BufferedReader(
+                        new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8))) {
+            for (String line = in.readLine(); line != null; line = in.readLine()) {
+                try {
+                    Tell tell = Wire.tell(line);
+                    if (tell instanceof Tell.Answer answer) answered(answer);
+                    else listener.told(tell);
+                } catch (Wire.NotUnderstoodException odd) {
+                    LOG.warn("an instrument said something odd", odd);
+                }
+            }
+        } catch (IOException gone) {
+            LOG.debug("the line is gone", gone);
+        } finally {
+            close();
+            open.values()
+                    .forEach(waiting ->
+                            waiting.completeExceptionally(new IOException("the line is gone")));
+            listener.lost();
+        }
+    }
+
+    private void answered(Tell.Answer answer) {
+        CompletableFuture<Tell.Answer> waiting = open.remove(answer.answers());
+        if (waiting != null) waiting.complete(answer);
+    }
+
+    /// Asks and waits for the answer.
+    ///
+    /// @throws RefusedException when the instrument will not
+    /// @throws IOException when it does not answer
+    <A extends Tell.Answer> A ask(LongFunction<Ask> make, Class<A> type)
+            throws RefusedException, IOException {
+        long number = numbers.incrementAndGet();
+        CompletableFuture<Tell.Answer> waiting = new CompletableFuture<>();
+        open.put(number, waiting);
+        send(make.apply(number));
+        try {
+            Tell.Answer answer = waiting.get(ANSWER_SECONDS, TimeUnit.SECONDS);
+            if (answer instanceof Tell.Refused refused) throw new RefusedException(refused.why());
+            if (!type.isInstance(answer))
+                throw new IOException("answered " + answer.getClass().getSimpleName());
+            return type.cast(answer);
+        } catch (TimeoutException late) {
+            throw new IOException("no answer in " + ANSWER_SECONDS + " s", late);
+        } catch (ExecutionException gone) {
+            throw new IOException("the line is gone", gone);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IOException("was stopped", stopped);
+        } finally {
+            open.remove(number);
+        }
+    }
+
+    private synchronized void send(Ask ask) throws IOException {
+        out.write(Wire.line(ask));
+        out.write('\n');
+        out.flush();
+    }
+
+    @Override
+    public void close() {
+        try {
+            socket.close();
+        } catch (IOException failure) {
+            LOG.debug("could not close a line", failure);
+        }
+    }
+}

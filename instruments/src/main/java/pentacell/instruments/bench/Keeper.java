@@ -1,0 +1,59 @@
+package pentacell.instruments.bench;
+
+import java.util.List;
+import java.util.Map;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.measure.SampleLog;
+import pentacell.workshop.logbook.Logbook;
+import pentacell.workshop.logbook.LogbookException;
+
+/// Where the test bench keeps what it hears. Everything is on the disk when a method returns.
+public interface Keeper {
+    /// What holds now.
+    WorkshopState state();
+
+    /// Logs facts as one act.
+    void log(String words, List<? extends Fact> facts) throws LogbookException;
+
+    /// Keeps the samples of runs.
+    void keepSamples(Map<String, SampleLog> grown, Map<String, Integer> kept)
+            throws LogbookException;
+
+    /// The samples kept of a run.
+    SampleLog samples(String run) throws LogbookException;
+
+    /// Joins the samples of an ended run.
+    void joinSamples(String run) throws LogbookException;
+
+    /// A keeper that writes into a workshop file.
+    static Keeper of(Logbook book) {
+        return new Keeper() {
+            @Override
+            public WorkshopState state() {
+                return book.state();
+            }
+
+            @Override
+            public void log(String words, List<? extends Fact> facts) throws LogbookException {
+                book.log(words, facts);
+            }
+
+            @Override
+            public void keepSamples(Map<String, SampleLog> grown, Map<String, Integer> kept)
+                    throws LogbookException {
+                book.keepSamples(grown, kept);
+            }
+
+            @Override
+            public SampleLog samples(String run) throws LogbookException {
+                return book.samples(run);
+            }
+
+            @Override
+            public void joinSamples(String run) throws LogbookException {
+                book.joinSamples(run);
+            }
+        };
+    }
+}

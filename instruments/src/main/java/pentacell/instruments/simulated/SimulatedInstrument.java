@@ -1,0 +1,168 @@
+package pentacell.instruments.simulated;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.CopyOnWriteArraySet;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import pentacell.instruments.protocol.Tell;
+import pentacell.instruments.protocol.Wire;
+
+/// A stand-in that speaks the line protocol on a loopback socket. Its clock runs as fast as it is
+/// told; it goes on when its connection is cut, and tells again what was missed.
+public final class SimulatedInstrument implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(SimulatedInstrument.class);
+    private static final long TICK_MILLIS = 20;
+
+    private final ServerSocket server;
+    private final SimulatedSlots slots;
+    private final Set<Connection> connections = new CopyOnWriteArraySet<>();
+    private final ScheduledExecutorService clock =
+            Executors.newSingleThreadScheduledExecutor(
+                    task -> Thread.ofPlatform().daemon().name("stand-in").unstarted(task));
+    private long lastTick = System.nanoTime();
+
+    private SimulatedInstrument(ServerSocket server, SimulatedSlots slots) {
+        this.server = server;
+        this.slots = slots;
+    }
+
+    /// Starts a stand-in.
+    ///
+    /// @param speed how many of its seconds pass in one, 1 to 10000
+    /// @param box the virtual cells by what is written on them
+    /// @param port to listen on; 0 takes a free one
+    // each tick tells its own failures
+    @SuppressWarnings("FutureReturnValueIgnored")
+    public static SimulatedInstrument start(
+            StandIn kind,
+            String name,
+            double speed,
+            Function<String, VirtualCell> box,
+            long seed,
+            int port)
+            throws IOException {
+        ServerSocket server = new ServerSocket(port, 8, InetAddress.getLoopbackAddress());
+        SimulatedInstrument instrument =
+                new SimulatedInstrument(server, new SimulatedSlots(kind, name, speed, box, seed));
+        Thread.ofVirtual().name("stand-in accept").start(instrument::accept);
+        instrument.clock.scheduleAtFixedRate(
+                instrument::tick, TICK_MILLIS, TICK_MILLIS, TimeUnit.MILLISECONDS);
+        return instrument;
+    }
+
+    /// The port it listens on.
+    public int port() {
+        return server.getLocalPort();
+    }
+
+    /// What its slots are in truth; for tests and demonstrations.
+    public SimulatedSlots slots() {
+        return slots;
+    }
+
+    private void accept() {
+        while (!server.isClosed()) {
+            try {
+                Connection connection = new Connection(server.accept());
+                connections.add(connection);
+                Thread.ofVirtual().name("stand-in connection").start(connection::listen);
+            } catch (IOException closed) {
+                if (!server.isClosed()) LOG.warn("a connection was not taken", closed);
+            }
+        }
+    }
+
+    private void tick() {
+        try {
+            long now = System.nanoTime();
+            double seconds = (now - lastTick) / 1e9;
+            lastTick = now;
+            SimulatedSlots.Passed passed = slots.pass(seconds);
+            for (Tell tell : passed.told()) connections.forEach(each -> each.send(tell));
+            if (passed.cutConnections()) cutConnections();
+        } catch (RuntimeException fault) {
+            LOG.error("the stand-in failed", fault);
+        }
+    }
+
+    private void cutConnections() {
+        connections.forEach(Connection::close);
+        connections.clear();
+    }
+
+    @Override
+    public void close() {
+        clock.shutdownNow();
+        try (server) {
+            cutConnections();
+        } catch (IOException failure) {
+            LOG.warn("could not close a stand-in", failure);
+        }
+    }
+
+    /// One program at the other end.
+    private final class Connection {
+        private final Socket socket;
+        private final Writer out;
+
+        Connection(Socket socket) throws IOException {
+            this.socket = socket;
+            out = new OutputStreamWriter(socket.getOutputStream(), StandardCharsets.UTF_8);
+        }
+
+        void listen() {
+            try (BufferedReader in =
+                    new BufferedReader(
+                            new InputStreamReader(
+                                    socket.getInputStream(), StandardCharsets.UTF_8))) {
+                for (String line = in.readLine(); line != null; line = in.readLine()) {
+                    List<Tell> answers;
+                    try {
+                        answers = slots.answer(Wire.ask(line));
+                    } catch (Wire.NotUnderstoodException odd) {
+                        answers = List.of(new Tell.Refused(-1, String.valueOf(odd.getMessage())));
+                    }
+                    answers.forEach(this::send);
+                }
+            } catch (IOException gone) {
+                LOG.debug("a connection ended", gone);
+            } finally {
+                connections.remove(this);
+                close();
+            }
+        }
+
+        synchronized void send(Tell tell) {
+            try {
+                out.write(Wire.line(tell));
+                out.write('\n');
+                out.flush();
+            } catch (IOException gone) {
+                LOG.debug("nobody listens", gone);
+                close();
+            }
+        }
+
+        void close() {
+            try {
+                socket.close();
+            } catch (IOException failure) {
+                LOG.debug("could not close a connection", failure);
+            }
+        }
+    }
+}

@@ -1,0 +1,249 @@
+package pentacell.instruments.bench;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import pentacell.core.bay.Bay;
+import pentacell.core.bay.Instrument;
+import pentacell.core.bay.Programme;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.RunFact.RunEnd;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.grade.Standing;
+import pentacell.core.intake.WaitingForTest;
+import pentacell.core.measure.HoldTest;
+import pentacell.core.measure.OpenRun;
+import pentacell.core.measure.TestProgramme;
+import pentacell.instruments.protocol.Ask;
+import pentacell.instruments.simulated.CellTruth;
+import pentacell.instruments.simulated.SimulatedInstrument;
+import pentacell.instruments.simulated.StandIn;
+import pentacell.instruments.simulated.VirtualCell;
+import pentacell.workshop.logbook.Logbook;
+import pentacell.workshop.logbook.LogbookException;
+import pentacell.workshop.logbook.Opening;
+
+/// Tests run on a stand-in through the socket, with everything that can go wrong on the way.
+final class TestBenchTest {
+    private static final CellId ID = new CellId("HB03-07");
+    private static final int PATIENCE_SECONDS = 60;
+
+    @TempDir Path folder;
+    private Logbook book;
+    private SimulatedInstrument charger;
+    private TestBench bench;
+    private final BlockingQueue<Finished> finished = new LinkedBlockingQueue<>();
+    private final BlockingQueue<String> troubles = new LinkedBlockingQueue<>();
+
+    @BeforeEach
+    void prepare() throws Exception {
+        open();
+        book.log(
+                "cells",
+                List.of(
+                        new Fact.ModelDefined(
+                                new CellModel(
+                                        "Quill Q22",
+                                        CellFormat.parse("18650").orElseThrow(),
+                                        Chemistry.NMC,
+                                        2200,
+                                        2250,
+                                        CellLimits.careful(Chemistry.NMC, 2200))),
+                        new CellFact.CellNamed(ID, Optional.empty(), Optional.of("Quill Q22")),
+                        new CellFact.VoltageRead(ID, 3.7)));
+        charger = charger(0);
+        bench = bench();
+    }
+
+    private void open() {
+        book =
+                ((Opening.Opened)
+                                Logbook.open(folder.resolve("bench.pentacell"), Clock.systemUTC()))
+                        .logbook();
+    }
+
+    private static SimulatedInstrument charger(int port) throws IOException {
+        return SimulatedInstrument.start(
+                StandIn.FOUR_SLOT,
+                "Charger A",
+                10_000,
+                id -> new VirtualCell(CellTruth.sound(Chemistry.NMC, 2000, 0.06, 0.5)),
+                1,
+                port);
+    }
+
+    private TestBench bench() {
+        TestBench made = new TestBench(Keeper.of(book), finished::add, troubles::add);
+        made.connect(
+                new Instrument(
+                        "Charger A",
+                        "127.0.0.1:" + charger.port(),
+                        StandIn.FOUR_SLOT.bays("Charger A")));
+        return made;
+    }
+
+    @AfterEach
+    void tidy() {
+        bench.close();
+        charger.close();
+        book.close();
+    }
+
+    private static Bay bay(int slot) {
+        return StandIn.FOUR_SLOT.bays("Charger A").get(slot - 1);
+    }
+
+    private Programme programme() {
+        WorkshopState state = book.state();
+        WaitingForTest waiting = WaitingForTest.of(state).get(0);
+        return TestProgramme.of(
+                waiting.cell(),
+                state.modelOf(waiting.cell()),
+                waiting.chemistry(),
+                waiting.instruction(),
+                state.schools().test(),
+                bay(2));
+    }
+
+    private interface Condition {
+        boolean holds() throws LogbookException;
+    }
+
+    /// Waits for something that comes about on another thread; the patience is a limit, not a time.
+    private static void until(Condition condition) throws LogbookException {
+        long limit = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
+        while (!condition.holds()) {
+            if (System.nanoTime() > limit) throw new AssertionError("waited in vain");
+            Thread.onSpinWait();
+        }
+    }
+
+    private void start() throws Exception {
+        until(() -> bench.link("Charger A").connected());
+        bench.start(ID, bay(2), programme());
+    }
+
+    private Finished ended() throws InterruptedException {
+        Finished next = finished.poll(PATIENCE_SECONDS, TimeUnit.SECONDS);
+        assertTrue(next != null, () -> "no end came; troubles " + troubles);
+        return java.util.Objects.requireNonNull(next);
+    }
+
+    private void assertMeasured() {
+        WorkshopState state = book.state();
+        assertEquals(2000, state.cell(ID).orElseThrow().milliampHours().orElseThrow(), 30);
+        assertEquals(60, state.cell(ID).orElseThrow().dcMilliohms().orElseThrow(), 2);
+        assertEquals(List.of(), OpenRun.of(state));
+        assertEquals(List.of(), List.copyOf(troubles));
+    }
+
+    @Test
+    void aTestEndsInFactsWithTheirConditions() throws Exception {
+        start();
+        Finished end = ended();
+        assertEquals(RunEnd.DONE, end.end());
+        assertEquals(Standing.UNDER_TEST, end.before());
+        assertEquals(Standing.UNDER_TEST, end.after().verdict(), "it lies on the hold shelf now");
+        assertMeasured();
+        HoldTest hold =
+                HoldTest.of(book.state().cell(ID).orElseThrow(), book.state().schools().hold())
+                        .orElseThrow();
+        assertTrue(hold.isOpen());
+        assertTrue(book.samples(end.run()).size() > 1000);
+        assertEquals(List.of(), end.analysis().anomalies());
+    }
+
+    @Test
+    void aCutLineIsTakenUpAndNothingIsMissing() throws Exception {
+        start();
+        bench.fail(bay(2), Ask.FaultKind.CUT_CONNECTION, 4000);
+        assertEquals(RunEnd.DONE, ended().end());
+        assertMeasured();
+    }
+
+    @Test
+    void anInstrumentThatStartsAnewBreaksTheRunAndKeepsWhatCameIn() throws Exception {
+        start();
+        bench.fail(bay(2), Ask.FaultKind.RESTART, 4000);
+        Finished end = ended();
+        assertEquals(RunEnd.BROKEN, end.end());
+        assertTrue(end.words().contains("started anew"), end.words());
+        assertTrue(book.samples(end.run()).size() > 100);
+        assertTrue(book.state().cell(ID).orElseThrow().milliampHours().isEmpty());
+        assertEquals(1, WaitingForTest.of(book.state()).size(), "it waits for its test again");
+    }
+
+    @Test
+    void theProgramMayStopInMidRunAndComeBack() throws Exception {
+        start();
+        until(() -> !bench.runs().isEmpty() && bench.runs().get(0).log().size() > 50);
+        bench.close();
+        int shown = bench.runs().get(0).log().size();
+        book.close();
+        open();
+        assertTrue(book.samples(ID.text() + "#1").size() >= shown, "what was shown is there");
+        bench = bench();
+        assertEquals(RunEnd.DONE, ended().end());
+        assertMeasured();
+    }
+
+    @Test
+    void aBusyBayAndALostInstrumentAreTold() throws Exception {
+        start();
+        BenchException busy =
+                assertThrows(BenchException.class, () -> bench.start(ID, bay(3), programme()));
+        assertTrue(busy.toString().contains("already"), busy.toString());
+        assertThrows(
+                BenchException.class, () -> bench.start(new CellId("nobody"), bay(3), programme()));
+        bench.stop(bay(2));
+        assertEquals(RunEnd.STOPPED, ended().end());
+        bench.disconnect("Charger A");
+        BenchException lost =
+                assertThrows(BenchException.class, () -> bench.start(ID, bay(2), programme()));
+        assertTrue(lost.toString().contains("does not answer"), lost.toString());
+    }
+
+    @Test
+    void aMeterReadsAndItsReadingsAreKeptApart() throws Exception {
+        try (SimulatedInstrument meter =
+                SimulatedInstrument.start(
+                        StandIn.AC_METER,
+                        "Meter",
+                        1,
+                        id -> new VirtualCell(CellTruth.sound(Chemistry.NMC, 2000, 0.06, 0.5)),
+                        1,
+                        0)) {
+            List<Bay> bays = StandIn.AC_METER.bays("Meter");
+            bench.connect(new Instrument("Meter", "127.0.0.1:" + meter.port(), bays));
+            until(() -> bench.link("Meter").connected());
+            bench.read(ID, bays.get(0));
+            assertEquals(51, book.state().cell(ID).orElseThrow().acMilliohms().orElseThrow(), 1);
+            assertTrue(book.state().cell(ID).orElseThrow().dcMilliohms().isEmpty());
+            assertTrue(
+                    assertThrows(
+                                    BenchException.class,
+                                    () -> bench.start(ID, bays.get(0), programme()))
+                            .toString()
+                            .contains("runs no programmes"));
+        }
+    }
+}
