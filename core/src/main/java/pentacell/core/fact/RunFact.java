@@ -1,6 +1,7 @@
 package pentacell.core.fact;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
 
 /// What a test by instrument adds to a cell's life line. The samples themselves lie beside the
@@ -17,7 +18,9 @@ public sealed interface RunFact extends CellFact {
     /// A run ended.
     ///
     /// @param words what happened, for a person
-    record RunEnded(CellId cell, String run, RunEnd end, String words) implements RunFact {}
+    /// @param seconds how long it ran by the instrument's own clock, in s
+    record RunEnded(CellId cell, String run, RunEnd end, String words, OptionalDouble seconds)
+            implements RunFact {}
 
     /// A capacity was carried over to the workshop's standard conditions; it holds in the place of
     /// the measured one, which stays in the life line.

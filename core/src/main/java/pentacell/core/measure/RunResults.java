@@ -61,7 +61,12 @@ public final class RunResults {
                         AnalysisSettings.HOT_KELVIN);
         Analysis analysis = Analyse.log(log, settings);
         List<CellFact> facts = new ArrayList<>();
-        facts.add(new RunFact.RunEnded(cell.id(), run, end, words));
+        OptionalDouble seconds =
+                log.size() == 0
+                        ? OptionalDouble.empty()
+                        : OptionalDouble.of(
+                                Math.rint(log.seconds(log.size() - 1) - log.seconds(0)));
+        facts.add(new RunFact.RunEnded(cell.id(), run, end, words, seconds));
         InstrumentFigures figures = InstrumentFigures.of(state);
         double gain = bay.map(name -> figures.of(name).gain()).orElse(1.0);
         analysis.discharge()

@@ -135,7 +135,11 @@ final class FactCodecTest {
                 new PackFact.CellPicked("Long night", A, PackFact.Pick.PUT_BACK),
                 new RunFact.RunStarted(A, "R1", "Charger A · 2", "charge, discharge"),
                 new RunFact.RunEnded(
-                        A, "R1", RunFact.RunEnd.BROKEN, "the instrument was started anew"),
+                        A,
+                        "R1",
+                        RunFact.RunEnd.BROKEN,
+                        "the instrument was started anew",
+                        OptionalDouble.of(4000)),
                 new RunFact.CapacityCorrected(
                         A,
                         "R1",

@@ -1,0 +1,10 @@
+package pentacell.core.schedule;
+
+import java.time.LocalDateTime;
+
+/// A bay and when it is free.
+///
+/// @param bay its name
+/// @param freeAt when what runs in it ends; now or earlier when it is empty
+/// @param isEmpty whether nothing is in it
+public record BayTime(String bay, LocalDateTime freeAt, boolean isEmpty) {}

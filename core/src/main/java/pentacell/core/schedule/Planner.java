@@ -1,0 +1,248 @@
+package pentacell.core.schedule;
+
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.TreeSet;
+import pentacell.core.bay.BenchHours;
+
+/// Lays tests into bays so that all is done soon.
+///
+/// Idea: list scheduling by longest test first (Graham 1969) gives a plan; then single tests are
+/// moved and pairs exchanged as long as that ends the work sooner, or, when it does not, empties
+/// the bay that ends last. Cells are loaded only while somebody is there, so the order in a bay
+/// matters too: a long test at closing time costs nothing. The result is never later than the list
+/// plan.
+///
+/// Invariant: every job that some bay can do is in exactly one bay.
+public final class Planner {
+    private static final int ROUNDS = 6000;
+    private static final int NEXT_SWAPS = 12;
+
+    private final List<Job> jobs;
+    private final List<BayTime> bays;
+    private final BenchHours hours;
+    private final LocalDateTime now;
+
+    private Planner(List<Job> jobs, List<BayTime> bays, BenchHours hours, LocalDateTime now) {
+        this.jobs = jobs;
+        this.bays = bays;
+        this.hours = hours;
+        this.now = now;
+    }
+
+    /// Room on the hold shelf.
+    ///
+    /// @param free places free now
+    /// @param days how long a cell lies there
+    public record Shelf(int free, int days) {}
+
+    /// Plans the tests of all waiting cells. Same input, same plan.
+    public static TestPlan plan(
+            List<Job> waiting,
+            List<BayTime> bays,
+            BenchHours hours,
+            LocalDateTime now,
+            Shelf shelf) {
+        HashSet<String> names = new HashSet<>();
+        bays.forEach(bay -> names.add(bay.bay()));
+        List<Job> doable =
+                waiting.stream()
+                        .filter(job -> job.duration().keySet().stream().anyMatch(names::contains))
+                        .sorted(
+                                Comparator.comparing(Job::shortest)
+                                        .reversed()
+                                        .thenComparing(job -> job.cell().text()))
+                        .toList();
+        Planner planner = new Planner(doable, bays, hours, now);
+        List<List<Job>> lanes = planner.improved(planner.longestFirst());
+        List<Planned> planned = planner.planned(lanes);
+        return new TestPlan(
+                planned,
+                waiting.stream().filter(job -> !doable.contains(job)).map(Job::cell).toList(),
+                planned.stream().map(Planned::doneAt).max(Comparator.naturalOrder()),
+                planner.earliest(),
+                planner.swaps(planned),
+                shelfFull(planned, shelf));
+    }
+
+    /// When the tests end by plain list scheduling, longest first: what a plan is compared with.
+    static Optional<LocalDateTime> listFinish(
+            List<Job> waiting, List<BayTime> bays, BenchHours hours, LocalDateTime now) {
+        List<Job> sorted =
+                waiting.stream()
+                        .sorted(
+                                Comparator.comparing(Job::shortest)
+                                        .reversed()
+                                        .thenComparing(job -> job.cell().text()))
+                        .toList();
+        Planner planner = new Planner(sorted, bays, hours, now);
+        return planner.planned(planner.longestFirst()).stream()
+                .map(Planned::doneAt)
+                .max(Comparator.naturalOrder());
+    }
+
+    private List<List<Job>> longestFirst() {
+        List<List<Job>> lanes = new ArrayList<>();
+        List<LocalDateTime> free = new ArrayList<>();
+        for (BayTime bay : bays) {
+            lanes.add(new ArrayList<>());
+            free.add(begin(bay));
+        }
+        for (Job job : jobs) {
+            int best = -1;
+            LocalDateTime bestDone = LocalDateTime.MAX;
+            for (int lane = 0; lane < lanes.size(); lane++) {
+                Duration takes = job.duration().get(bays.get(lane).bay());
+                if (takes == null) continue;
+                LocalDateTime done = hours.next(free.get(lane)).plus(takes);
+                if (done.isBefore(bestDone)) {
+                    best = lane;
+                    bestDone = done;
+                }
+            }
+            if (best < 0) continue;
+            lanes.get(best).add(job);
+            free.set(best, bestDone);
+        }
+        return lanes;
+    }
+
+    private LocalDateTime begin(BayTime bay) {
+        return bay.freeAt().isAfter(now) ? bay.freeAt() : now;
+    }
+
+    private LocalDateTime end(int lane, List<Job> order) {
+        LocalDateTime free = begin(bays.get(lane));
+        for (Job job : order) {
+            Duration takes = job.duration().get(bays.get(lane).bay());
+            if (takes == null) return LocalDateTime.MAX;
+            free = hours.next(free).plus(takes);
+        }
+        return free;
+    }
+
+    private List<List<Job>> improved(List<List<Job>> lanes) {
+        int count = lanes.size();
+        if (count == 0 || jobs.isEmpty()) return lanes;
+        LocalDateTime[] ends = new LocalDateTime[count];
+        for (int lane = 0; lane < count; lane++) ends[lane] = end(lane, lanes.get(lane));
+        Random random = new Random(jobs.size());
+        for (int round = 0; round < ROUNDS; round++) {
+            int from = round % 2 == 0 ? last(ends, lanes) : random.nextInt(count);
+            if (lanes.get(from).isEmpty()) continue;
+            int to = random.nextInt(count);
+            List<Job> source = new ArrayList<>(lanes.get(from));
+            List<Job> target = to == from ? source : new ArrayList<>(lanes.get(to));
+            int at = random.nextInt(source.size());
+            boolean exchanges = !target.isEmpty() && random.nextBoolean();
+            if (exchanges) {
+                int with = random.nextInt(target.size());
+                Job moved = source.get(at);
+                source.set(at, target.get(with));
+                target.set(with, moved);
+            } else {
+                Job moved = source.remove(at);
+                target.add(target.isEmpty() ? 0 : random.nextInt(target.size() + 1), moved);
+            }
+            LocalDateTime sourceEnd = end(from, source);
+            LocalDateTime targetEnd = to == from ? sourceEnd : end(to, target);
+            // moves that change nothing are taken too: they open the way to others
+            LocalDateTime before = later(ends[from], ends[to]);
+            if (later(sourceEnd, targetEnd).isAfter(before)) continue;
+            lanes.set(from, source);
+            lanes.set(to, target);
+            ends[from] = sourceEnd;
+            ends[to] = targetEnd;
+        }
+        return lanes;
+    }
+
+    private static LocalDateTime later(LocalDateTime one, LocalDateTime other) {
+        return one.isAfter(other) ? one : other;
+    }
+
+    private static int last(LocalDateTime[] ends, List<List<Job>> lanes) {
+        int last = -1;
+        for (int lane = 0; lane < ends.length; lane++) {
+            if (lanes.get(lane).isEmpty()) continue;
+            if (last < 0 || ends[lane].isAfter(ends[last])) last = lane;
+        }
+        return Math.max(0, last);
+    }
+
+    private List<Planned> planned(List<List<Job>> lanes) {
+        List<Planned> planned = new ArrayList<>();
+        for (int lane = 0; lane < lanes.size(); lane++) {
+            LocalDateTime free = begin(bays.get(lane));
+            for (Job job : lanes.get(lane)) {
+                LocalDateTime load = hours.next(free);
+                free = load.plus(job.duration().getOrDefault(bays.get(lane).bay(), Duration.ZERO));
+                planned.add(new Planned(job.cell(), bays.get(lane).bay(), load, free));
+            }
+        }
+        planned.sort(Comparator.comparing(Planned::loadAt).thenComparing(Planned::bay));
+        return planned;
+    }
+
+    /// No plan ends before the longest test put in at once, nor before the bays together have
+    /// worked off all tests at their shortest.
+    private Optional<LocalDateTime> earliest() {
+        if (jobs.isEmpty() || bays.isEmpty()) return Optional.empty();
+        LocalDateTime longest = LocalDateTime.MIN;
+        Duration work = Duration.ZERO;
+        for (Job job : jobs) {
+            LocalDateTime soonest = LocalDateTime.MAX;
+            for (BayTime bay : bays) {
+                Duration takes = job.duration().get(bay.bay());
+                if (takes == null) continue;
+                LocalDateTime done = hours.next(begin(bay)).plus(takes);
+                if (done.isBefore(soonest)) soonest = done;
+            }
+            if (soonest.isAfter(longest)) longest = soonest;
+            work = work.plus(job.shortest());
+        }
+        LocalDateTime shared = allWorked(work);
+        return Optional.of(longest.isAfter(shared) ? longest : shared);
+    }
+
+    /// When all bays together have worked for a time, each from when it can be loaded first.
+    private LocalDateTime allWorked(Duration work) {
+        List<LocalDateTime> begins =
+                bays.stream().map(bay -> hours.next(begin(bay))).sorted().toList();
+        Duration left = work;
+        for (int count = 1; count <= begins.size(); count++) {
+            LocalDateTime from = begins.get(count - 1);
+            Duration each = left.dividedBy(count);
+            boolean isLast = count == begins.size();
+            if (isLast || !from.plus(each).isAfter(begins.get(count))) return from.plus(each);
+            left = left.minus(Duration.between(from, begins.get(count)).multipliedBy(count));
+        }
+        return now;
+    }
+
+    private List<LocalDateTime> swaps(List<Planned> planned) {
+        TreeSet<LocalDateTime> times = new TreeSet<>();
+        for (Planned each : planned) if (each.loadAt().isAfter(now)) times.add(each.loadAt());
+        return times.stream().limit(NEXT_SWAPS).toList();
+    }
+
+    /// When more cells lie on the hold shelf than it has room for.
+    private static Optional<LocalDateTime> shelfFull(List<Planned> planned, Shelf shelf) {
+        List<LocalDateTime> done = planned.stream().map(Planned::doneAt).sorted().toList();
+        for (int i = 0; i < done.size(); i++) {
+            LocalDateTime until = done.get(i);
+            long lying =
+                    done.subList(0, i + 1).stream()
+                            .filter(since -> since.plusDays(shelf.days()).isAfter(until))
+                            .count();
+            if (lying > shelf.free()) return Optional.of(until);
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,169 @@
+package pentacell.core.schedule;
+
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import pentacell.core.bay.Bay;
+import pentacell.core.bay.Instrument;
+import pentacell.core.bay.Programme;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.intake.Instruction;
+import pentacell.core.intake.WaitingForTest;
+import pentacell.core.judgement.Judged;
+import pentacell.core.measure.HeatLadder;
+import pentacell.core.measure.HoldShelf;
+import pentacell.core.measure.OpenRun;
+import pentacell.core.measure.TestProgramme;
+import pentacell.core.school.IntakeVerdict;
+
+/// What waits for the bays of a workshop, and the plan for it.
+public final class TestQueue {
+    private final WorkshopState state;
+    private final LearnedTimes learned;
+    private final List<WaitingForTest> waiting;
+
+    private TestQueue(WorkshopState state) {
+        this.state = state;
+        learned = LearnedTimes.of(state);
+        Set<CellId> inBays = new HashSet<>();
+        for (OpenRun open : OpenRun.of(state)) inBays.add(open.cell().id());
+        waiting = new ArrayList<>();
+        for (WaitingForTest each : WaitingForTest.of(state))
+            if (!inBays.contains(each.cell().id())) waiting.add(each);
+        for (Cell cell : state.cells().values())
+            if (!inBays.contains(cell.id())) againAtLess(cell).ifPresent(waiting::add);
+    }
+
+    /// The queue of a workshop.
+    public static TestQueue of(WorkshopState state) {
+        return new TestQueue(state);
+    }
+
+    /// A cell that became hot waits for a gentler run although it has a capacity.
+    private Optional<WaitingForTest> againAtLess(Cell cell) {
+        Judged<HeatLadder.Rung> heat = HeatLadder.judge(cell);
+        boolean isAgain =
+                heat.verdict() == HeatLadder.Rung.AGAIN_AT_LESS
+                        && cell.milliampHours().isPresent()
+                        && cell.handedOver().isEmpty()
+                        && cell.decision().isEmpty();
+        if (!isAgain) return Optional.empty();
+        Optional<CellModel> model = state.modelOf(cell);
+        Chemistry chemistry = model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+        return Optional.of(
+                new WaitingForTest(
+                        cell,
+                        chemistry,
+                        Instruction.of(
+                                IntakeVerdict.NORMAL, model, state.schools().bands(chemistry))));
+    }
+
+    /// The cells that wait.
+    public List<WaitingForTest> waiting() {
+        return List.copyOf(waiting);
+    }
+
+    /// A waiting cell.
+    public Optional<WaitingForTest> waiting(CellId id) {
+        return waiting.stream().filter(each -> each.cell().id().equals(id)).findFirst();
+    }
+
+    /// All bays of the workshop.
+    public List<Bay> bays() {
+        return state.instruments().values().stream()
+                .map(Instrument::bays)
+                .flatMap(List::stream)
+                .toList();
+    }
+
+    /// The programme of a waiting cell in a bay.
+    public Programme programme(WaitingForTest cell, Bay bay) {
+        return TestProgramme.of(
+                cell.cell(),
+                state.modelOf(cell.cell()),
+                cell.chemistry(),
+                cell.instruction(),
+                state.schools().test(),
+                bay);
+    }
+
+    /// How long a waiting cell's test takes in a bay, by prediction and past runs.
+    public Duration expected(WaitingForTest cell, Bay bay) {
+        double seconds =
+                seconds(state, cell.cell(), cell.chemistry(), programme(cell, bay))
+                        * learned.factor(bay.instrument());
+        return Duration.ofSeconds(Math.max(60, Math.round(seconds)));
+    }
+
+    /// Predicted seconds of a programme for a cell, before what was learned.
+    static double seconds(
+            WorkshopState state, Cell cell, Chemistry chemistry, Programme programme) {
+        OptionalDouble rated =
+                state.modelOf(cell)
+                        .map(model -> OptionalDouble.of(model.ratedMinimumMilliampHours()))
+                        .orElse(OptionalDouble.empty());
+        double capacity =
+                cell.milliampHours().orElse(PhaseTimes.USUAL_SHARE_OF_RATING * rated.orElse(2000));
+        return PhaseTimes.seconds(
+                programme,
+                chemistry,
+                cell.volts().orElse(chemistry.nominalVolts()),
+                capacity,
+                cell.dcMilliohms().orElse(1000 * PhaseTimes.USUAL_OHMS) / 1000);
+    }
+
+    /// The plan.
+    ///
+    /// @param freeAt when each bay that is busy will be free, by its name
+    /// @param failed bays that cannot be used
+    /// @param more bays that are not there but are thought of
+    public TestPlan plan(
+            LocalDateTime now,
+            Map<String, LocalDateTime> freeAt,
+            Set<String> failed,
+            List<Bay> more) {
+        List<Bay> usable = new ArrayList<>(bays());
+        usable.removeIf(bay -> failed.contains(bay.name()));
+        usable.addAll(more);
+        List<Job> jobs = new ArrayList<>();
+        for (WaitingForTest each : waiting) {
+            Map<String, Duration> durations = new HashMap<>();
+            // bays of one instrument are alike: predicted once
+            Map<String, Duration> byKind = new HashMap<>();
+            for (Bay bay : usable)
+                if (bay.canTest(each.chemistry()))
+                    durations.put(
+                            bay.name(),
+                            byKind.computeIfAbsent(
+                                    bay.instrument() + bay.chargeAmps() + "/" + bay.dischargeAmps(),
+                                    kind -> expected(each, bay)));
+            jobs.add(new Job(each.cell().id(), durations));
+        }
+        List<BayTime> times =
+                usable.stream()
+                        .filter(bay -> bay.chargeAmps() > 0 && bay.dischargeAmps() > 0)
+                        .map(bay ->
+                                new BayTime(
+                                        bay.name(),
+                                        freeAt.getOrDefault(bay.name(), now),
+                                        !freeAt.containsKey(bay.name())))
+                        .toList();
+        return Planner.plan(
+                jobs,
+                times,
+                state.benchHours(),
+                now,
+                new Planner.Shelf(HoldShelf.of(state).free(), state.schools().hold().days()));
+    }
+}
