@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
+import pentacell.instruments.demo.DemoRuns;
 import pentacell.workshop.demo.TarnHollow;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.LogbookException;
@@ -25,6 +27,7 @@ final class DemoWorkshop {
         }
         try (Logbook logbook = opened(file)) {
             logbook.logAll(TarnHollow.journal());
+            DemoRuns.addTo(logbook, Instant.now());
         }
     }
 

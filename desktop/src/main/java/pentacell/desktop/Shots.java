@@ -92,6 +92,15 @@ public final class Shots extends Application {
                             shot("to-test-paper", Theme.PAPER, () -> list("To test")),
                             shot("recycle-shed", Theme.SHED, () -> list("Recycle box")),
                             shot("schools-paper", Theme.PAPER, this::schools),
+                            new Shot("bays-paper", Theme.PAPER, this::bays, this::baysShowCurves),
+                            shot("bays-shed", Theme.SHED, () -> testPane("Bays")),
+                            shot("time-sheet-paper", Theme.PAPER, () -> testPane("Time sheet")),
+                            shot("time-sheet-shed", Theme.SHED, () -> testPane("Time sheet")),
+                            shot("hold-paper", Theme.PAPER, () -> testPane("Hold shelf")),
+                            shot("hold-shed", Theme.SHED, () -> testPane("Hold shelf")),
+                            shot("curve-paper", Theme.PAPER, this::curve),
+                            shot("curve-shed", Theme.SHED, this::curve),
+                            shot("bench-paper", Theme.PAPER, () -> testPane("Bench")),
                             shot("stock-paper", Theme.PAPER, this::stock),
                             shot("stock-shed", Theme.SHED, this::stock),
                             new Shot(
@@ -147,6 +156,29 @@ public final class Shots extends Application {
                 line.setText("HB05-12 3,68 156 2143");
                 line.end();
             }
+        }
+
+        private void bays() {
+            testPane("Bays");
+            bench.test().model().loadAsPlanned(8);
+        }
+
+        private boolean baysShowCurves() {
+            return bench.test().model().sampleCount() > 2500;
+        }
+
+        private void testPane(String name) {
+            bench.frame().go(bench.test());
+            bench.test().showPane(name);
+        }
+
+        private void curve() {
+            testPane("Curves");
+            bench.desk().state().cells().values().stream()
+                    .filter(cell -> cell.dcMilliohms().isPresent())
+                    .skip(3)
+                    .findFirst()
+                    .ifPresent(cell -> bench.desk().select(cell.id()));
         }
 
         private void stock() {

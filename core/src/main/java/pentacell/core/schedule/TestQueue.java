@@ -106,6 +106,15 @@ public final class TestQueue {
         return Duration.ofSeconds(Math.max(60, Math.round(seconds)));
     }
 
+    /// How long the whole test of a cell that is in a bay takes there.
+    public Duration expected(Cell cell, Bay bay) {
+        Optional<CellModel> model = state.modelOf(cell);
+        Chemistry chemistry = model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+        Instruction usual =
+                Instruction.of(IntakeVerdict.NORMAL, model, state.schools().bands(chemistry));
+        return expected(new WaitingForTest(cell, chemistry, usual), bay);
+    }
+
     /// Predicted seconds of a programme for a cell, before what was learned.
     static double seconds(
             WorkshopState state, Cell cell, Chemistry chemistry, Programme programme) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
@@ -52,6 +53,8 @@ public final class Desk implements AutoCloseable {
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper fileName = new ReadOnlyStringWrapper("");
     private Optional<Logbook> logbook = Optional.empty();
+    private Consumer<Logbook> onOpened = book -> {};
+    private Runnable beforeClosing = () -> {};
     private volatile JudgedStock judged = JudgedStock.of(WorkshopState.empty());
 
     public Desk(Clock clock, Settings settings) {
@@ -101,8 +104,39 @@ public final class Desk implements AutoCloseable {
         settings.put("cautions-seen", "");
     }
 
+    /// Work that goes on by itself begins with a workshop and ends before it is closed.
+    public void whileOpen(Consumer<Logbook> begin, Runnable end) {
+        onOpened = begin;
+        beforeClosing = end;
+    }
+
+    /// Logs facts from a thread of its own, and returns when they are on the disk.
+    public void logFrom(Logbook book, String words, List<? extends Fact> facts)
+            throws LogbookException {
+        CompletableFuture<Optional<LogbookException>> written = new CompletableFuture<>();
+        logging.run(
+                () -> {
+                    try {
+                        WorkshopState after = book.log(words, facts);
+                        written.complete(Optional.empty());
+                        return new Outcome(
+                                after, judged.after(after), book.undoStep(), book.redoStep());
+                    } catch (LogbookException failure) {
+                        written.complete(Optional.of(failure));
+                        throw failure;
+                    }
+                },
+                outcome -> {
+                    if (logbook.equals(Optional.of(book))) publish(outcome);
+                },
+                failure -> say(String.valueOf(failure.getMessage())));
+        Optional<LogbookException> failure = written.join();
+        if (failure.isPresent()) throw failure.get();
+    }
+
     /// Puts a workshop on the desk; the one before is closed.
     public void put(Logbook opened) {
+        beforeClosing.run();
         logbook.ifPresent(Logbook::close);
         logbook = Optional.of(opened);
         fileName.set(String.valueOf(opened.file().getFileName()));
@@ -114,6 +148,7 @@ public final class Desk implements AutoCloseable {
                         JudgedStock.of(opened.state()),
                         opened.undoStep(),
                         opened.redoStep()));
+        onOpened.accept(opened);
     }
 
     private record Outcome(
@@ -272,6 +307,7 @@ public final class Desk implements AutoCloseable {
 
     @Override
     public void close() {
+        beforeClosing.run();
         logging.run(
                 () -> {
                     logbook.ifPresent(Logbook::close);

@@ -7,12 +7,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import pentacell.core.fact.DonorRecord;
 import pentacell.core.fact.Pack;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
 import pentacell.core.harvest.Repair;
+import pentacell.core.measure.HoldShelf;
 import pentacell.core.school.RepairPolicy;
 import pentacell.core.unit.Quantity;
 
@@ -30,6 +32,7 @@ public record Due(String words, int station) {
         int waiting = judged.count(Standing.UNDER_TEST);
         int unknown = judged.count(Standing.UNKNOWN);
         List<Due> due = new ArrayList<>(readAgain(state, now));
+        holdReadings(state, now).ifPresent(due::add);
         for (Pack pack : state.packs().values()) {
             int left = pack.cellCount() - pack.picked().size();
             if (left > 0 && !pack.picked().isEmpty())
@@ -49,11 +52,29 @@ public record Due(String words, int station) {
             due.add(
                     new Due(
                             count(waiting, "cell waits", "cells wait") + " for a capacity reading",
-                            2));
+                            3));
         for (Pack pack : state.packs().values())
             if (pack.picked().isEmpty())
                 due.add(new Due(pack.name() + " is matched, ready to pick", 6));
         return List.copyOf(due);
+    }
+
+    /// Cells on the hold shelf that are to be read now, or the next that will be.
+    private static Optional<Due> holdReadings(WorkshopState state, Instant now) {
+        List<Instant> due =
+                HoldShelf.of(state).open().stream()
+                        .flatMap(row -> row.test().dueAt().stream())
+                        .sorted()
+                        .toList();
+        if (due.isEmpty()) return Optional.empty();
+        int ready = (int) due.stream().filter(at -> !at.isAfter(now)).count();
+        return Optional.of(
+                new Due(
+                        ready > 0
+                                ? count(ready, "hold reading", "hold readings") + " now"
+                                : "next hold reading "
+                                        + WHEN.format(due.get(0).atZone(ZoneId.systemDefault())),
+                        3));
     }
 
     /// Groups that were brought up alone and have rested, or will have, earliest first.

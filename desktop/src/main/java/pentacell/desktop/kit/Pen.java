@@ -41,6 +41,13 @@ public final class Pen {
                 Math.floor(y2) + shift);
     }
 
+    /// A line where it is, not fitted to pixels: for curves.
+    public void stroke(Hue hue, double width, double x1, double y1, double x2, double y2) {
+        graphics.setStroke(surface.paint(hue));
+        graphics.setLineWidth(width);
+        graphics.strokeLine(x1, y1, x2, y2);
+    }
+
     /// Lines drawn from here on are dashed; no lengths end it.
     public void dashes(double... lengths) {
         graphics.setLineDashes(lengths);

@@ -20,7 +20,7 @@ public final class SimulatedSlots {
 
     private final StandIn kind;
     private final String name;
-    private final double speed;
+    private double speed;
     private final Function<String, VirtualCell> box;
     private final Random random;
     private final List<Slot> slots = new ArrayList<>();
@@ -62,6 +62,11 @@ public final class SimulatedSlots {
     ///
     /// @param cutConnections whether all connections are to be cut
     record Passed(List<Tell> told, boolean cutConnections) {}
+
+    /// Lets its clock run at another speed, 0.01 to 10000.
+    public synchronized void setSpeed(double times) {
+        speed = Math.clamp(times, 0.01, 10_000);
+    }
 
     /// Makes a slot read off.
     public synchronized void setTruth(int slot, SlotTruth truth) {
@@ -257,7 +262,7 @@ public final class SimulatedSlots {
                 if (fault.afterSeconds() > 0) slot.cutAt = at;
                 else cut = true;
             }
-            case CONTACT_BLIP -> slot.run.ifPresent(run -> run.blipAt(at));
+            case CONTACT_BLIP -> slot.run.ifPresent(run -> run.loseContactAt(at));
             case SLOT_SWAPPED ->
                     slot.run.ifPresent(
                             run -> run.swapAt(at, box.apply("swapped " + random.nextInt(1000))));

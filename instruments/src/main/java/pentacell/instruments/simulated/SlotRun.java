@@ -90,7 +90,8 @@ public final class SlotRun {
         return deliveredAtEnd;
     }
 
-    void blipAt(double seconds) {
+    /// Loses the contact for some seconds, from a time of the run on.
+    public void loseContactAt(double seconds) {
         blipFrom = Math.max(seconds, now);
     }
 

@@ -130,7 +130,7 @@ final class HiddenTruthTest {
                 run(CellTruth.sound(Chemistry.NMC, 2000, 0.06, 0.9), usual(Chemistry.NMC, 1, 3), 2);
         blip.pass(1000);
         while (blip.stage() < 6) blip.pass(10);
-        blip.blipAt(blip.seconds() + 2000);
+        blip.loseContactAt(blip.seconds() + 2000);
         blip.pass(1e6);
         assertEquals(List.of(Oddity.CONTACT_BLIP), kinds(analyse(blip, 3)));
 

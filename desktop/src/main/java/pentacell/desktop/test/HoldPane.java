@@ -1,0 +1,158 @@
+package pentacell.desktop.test;
+
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import pentacell.core.fact.Fact;
+import pentacell.core.judgement.Reason;
+import pentacell.core.measure.HoldShelf;
+import pentacell.core.measure.HoldTest;
+import pentacell.core.school.HoldPolicy;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.WhenShown;
+
+/// The hold shelf by due date: what each cell lost, and what follows.
+final class HoldPane extends VBox {
+    private static final DateTimeFormatter WHEN =
+            DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
+
+    private final Desk desk;
+    private final Label summary = new Label();
+    private final Label why = new Label();
+    private final TableView<HoldShelf.Row> table = new TableView<>();
+    private final ComboBox<String> school = new ComboBox<>();
+
+    HoldPane(Desk desk) {
+        this.desk = desk;
+        setId("hold-pane");
+        getStyleClass().add("list-pane");
+        summary.setId("hold-summary");
+        summary.getStyleClass().add("list-summary");
+        why.setId("hold-why");
+        why.setWrapText(true);
+        school.setId("hold-school");
+        school.getItems().setAll(HoldPolicy.SHIPPED.stream().map(HoldPolicy::name).toList());
+        school.setOnAction(chosen -> choose());
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Label caption = new Label("School");
+        caption.getStyleClass().add("caption");
+        HBox head = new HBox(summary, gap, caption, school);
+        head.getStyleClass().add("school-row");
+        table.setId("hold-table");
+        table.setPlaceholder(
+                new Label(
+                        "Nothing lies on the hold shelf. A cell comes here full, when its test is done; then type its id and its voltage below."));
+        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
+        VBox.setVgrow(table, Priority.ALWAYS);
+        column("Cell", 78, row -> row.test().cell().id().text());
+        column("Due", 92, row -> due(row.test()));
+        column(
+                "Verdict",
+                76,
+                row ->
+                        row.suspicion().isPresent() && row.test().verdict() != HoldTest.Verdict.OUT
+                                ? "▲ suspect"
+                                : (row.test().verdict() == HoldTest.Verdict.OUT ? "■ " : "")
+                                        + row.test().verdict().words());
+        number(
+                "First V",
+                row ->
+                        Quantity.VOLTAGE.number(
+                                row.test().first().map(each -> each.volts()).orElse(Double.NaN)));
+        number(
+                "Last V",
+                row ->
+                        Quantity.VOLTAGE.number(
+                                row.test().last().map(each -> each.volts()).orElse(Double.NaN)));
+        number("Lost mV", row -> number(Quantity.MILLIVOLTS, row.test().lostMillivolts()));
+        number("mV/day", row -> number(Quantity.MILLIVOLTS_A_DAY, row.test().millivoltsADay()));
+        number("%/month", row -> number(Quantity.PERCENT_A_MONTH, row.percentAMonth()));
+        number("z", row -> number(Quantity.PERCENT, row.robustZ()));
+        column("Since", 92, row -> WHEN.format(TestModel.local(row.test().began())));
+        column("Model", 100, row -> row.test().cell().model().orElse(""));
+        table.getSelectionModel()
+                .selectedItemProperty()
+                .subscribe(row -> {
+                    if (row == null) return;
+                    desk.select(row.test().cell().id());
+                    why.setText(words(row));
+                });
+        getChildren().addAll(head, why, table);
+        WhenShown.run(this, desk.stateProperty(), this::show);
+    }
+
+    private static String words(HoldShelf.Row row) {
+        String reasons =
+                row.test().reasons().stream()
+                        .map(Reason::sentence)
+                        .reduce("", (one, other) -> one + " " + other)
+                        .strip();
+        return row.suspicion().map(each -> reasons + " " + each.sentence()).orElse(reasons);
+    }
+
+    private String due(HoldTest test) {
+        return test.dueAt()
+                .map(at -> at.isAfter(desk.now()) ? WHEN.format(TestModel.local(at)) : "now")
+                .orElse("–");
+    }
+
+    private static String number(Quantity quantity, OptionalDouble value) {
+        return quantity.number(value.orElse(Double.NaN));
+    }
+
+    private void column(String title, double width, Function<HoldShelf.Row, String> value) {
+        TableColumn<HoldShelf.Row, String> column = new TableColumn<>(title);
+        column.setPrefWidth(width);
+        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
+        table.getColumns().add(column);
+    }
+
+    private void number(String title, Function<HoldShelf.Row, String> value) {
+        column(title, 62, value);
+        table.getColumns().getLast().getStyleClass().add("number");
+    }
+
+    private void show() {
+        HoldShelf shelf = HoldShelf.of(desk.state());
+        LocalDateTime now = TestModel.local(desk.now());
+        long due =
+                shelf.open().stream()
+                        .filter(row ->
+                                row.test()
+                                        .dueAt()
+                                        .filter(at -> !TestModel.local(at).isAfter(now))
+                                        .isPresent())
+                        .count();
+        summary.setText(
+                "%d on the shelf · %d to read now · room for %d more"
+                        .formatted(shelf.open().size(), due, shelf.free()));
+        if (!table.getItems().equals(shelf.rows())) table.getItems().setAll(shelf.rows());
+        school.setValue(desk.state().schools().hold().name());
+    }
+
+    private void choose() {
+        HoldPolicy.SHIPPED.stream()
+                .filter(policy -> policy.name().equals(school.getValue()))
+                .filter(policy -> !policy.equals(desk.state().schools().hold()))
+                .findFirst()
+                .ifPresent(policy ->
+                        desk.log(
+                                "Hold test: " + policy.name(),
+                                List.of(new Fact.HoldChosen(policy)),
+                                () -> desk.say("Hold test: " + policy.name())));
+    }
+}

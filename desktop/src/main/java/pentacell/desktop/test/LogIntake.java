@@ -1,0 +1,143 @@
+package pentacell.desktop.test;
+
+import java.io.IOException;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.util.Duration;
+import pentacell.core.cell.CellId;
+import pentacell.core.measure.RunResults;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.Desk;
+import pentacell.instruments.bench.LogImport;
+import pentacell.workshop.exchange.RunLog;
+import pentacell.workshop.exchange.RunLogCsv;
+
+/// Takes log files in: one that is chosen, or all that come into a watched folder. A file that is
+/// named after a cell is that cell's; of any other the quick line asks once whose it is.
+final class LogIntake {
+    private static final double LOOK_SECONDS = 2;
+
+    private final Desk desk;
+    private final TestModel model;
+    private final Deque<RunLog> unnamed = new ArrayDeque<>();
+    private final Set<Path> seen = new HashSet<>();
+    private final Timeline watch;
+
+    LogIntake(Desk desk, TestModel model) {
+        this.desk = desk;
+        this.model = model;
+        watch = new Timeline(new KeyFrame(Duration.seconds(LOOK_SECONDS), tick -> look()));
+        watch.setCycleCount(Animation.INDEFINITE);
+        if (folder().isPresent()) watch.play();
+    }
+
+    /// The folder that is watched.
+    Optional<Path> folder() {
+        return desk.settings().get("watched-folder").filter(path -> !path.isBlank()).map(Path::of);
+    }
+
+    /// Watches a folder from now on; an empty text watches none.
+    void watch(String path) {
+        desk.settings().put("watched-folder", path.strip());
+        seen.clear();
+        if (folder().isPresent()) {
+            watch.play();
+            look();
+        } else watch.stop();
+    }
+
+    private void look() {
+        Optional<Path> folder = folder();
+        if (folder.isEmpty()) return;
+        desk.compute(
+                () -> {
+                    List<Path> files = new ArrayList<>();
+                    try (DirectoryStream<Path> entries =
+                            Files.newDirectoryStream(folder.get(), "*.{csv,CSV,txt}")) {
+                        entries.forEach(files::add);
+                    } catch (IOException none) {
+                        return List.<Path>of();
+                    }
+                    files.sort(null);
+                    return files;
+                },
+                files -> {
+                    for (Path file : files) if (seen.add(file)) take(file);
+                });
+    }
+
+    /// Takes a file in, or asks whose it is.
+    void take(Path file) {
+        desk.say("Reading " + file.getFileName() + " …");
+        desk.compute(() -> RunLogCsv.read(file), this::read);
+    }
+
+    private void read(RunLog log) {
+        if (log.log().size() == 0) {
+            desk.say(
+                    log.problems().isEmpty()
+                            ? log.name() + " has no samples."
+                            : log.problems().get(0).text());
+            return;
+        }
+        if (desk.state().wasImported(log.sha256())) {
+            desk.say(log.name() + " was taken in before.");
+            return;
+        }
+        Optional<CellId> cell = LogImport.cellOf(log.name(), desk.state());
+        if (cell.isPresent()) take(log, cell.get());
+        else {
+            unnamed.add(log);
+            desk.say(log.name() + " names no cell: type the id of the cell it is of.");
+            model.changed();
+        }
+    }
+
+    /// The file whose cell is asked for.
+    Optional<String> asked() {
+        return Optional.ofNullable(unnamed.peek()).map(RunLog::name);
+    }
+
+    /// Says whose the file is.
+    void answer(CellId cell) {
+        RunLog log = unnamed.poll();
+        if (log != null) take(log, cell);
+        model.changed();
+    }
+
+    private void take(RunLog log, CellId cell) {
+        List<RunResults.Results> results = new ArrayList<>();
+        model.withKeeper(
+                keeper -> results.add(LogImport.take(log, cell, keeper)),
+                () -> {
+                    desk.select(cell);
+                    desk.say(words(log, cell, results.get(0)));
+                });
+    }
+
+    private static String words(RunLog log, CellId cell, RunResults.Results results) {
+        String capacity =
+                results.analysis()
+                        .discharge()
+                        .map(discharge -> ", " + Quantity.CAPACITY.text(discharge.milliampHours()))
+                        .orElse(", no discharge in it");
+        String skipped =
+                log.skipped() > 0
+                        ? ", %d lines left out (first: %s)"
+                                .formatted(log.skipped(), log.problems().get(0).text())
+                        : "";
+        return "%s is %s: %d samples%s%s"
+                .formatted(log.name(), cell, log.log().size(), capacity, skipped);
+    }
+}

@@ -1,0 +1,170 @@
+package pentacell.desktop.test;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import pentacell.core.bay.Bay;
+import pentacell.core.cell.CellId;
+import pentacell.core.fact.CellFact;
+import pentacell.core.schedule.BenchLine;
+import pentacell.core.schedule.BenchLine.Act;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.QuickSource;
+import pentacell.instruments.bench.LiveRun;
+
+/// The quick line of Test: ids load, stop ends, a voltage is a reading on the hold shelf.
+final class TestQuick implements QuickSource {
+    private final Desk desk;
+    private final TestModel model;
+    private final LogIntake logs;
+
+    TestQuick(Desk desk, TestModel model, LogIntake logs) {
+        this.desk = desk;
+        this.model = model;
+        this.logs = logs;
+    }
+
+    @Override
+    public String inHand() {
+        if (logs.asked().isPresent()) return "Whose is " + logs.asked().get() + "?";
+        return model.bays().isEmpty() ? "No bay" : "Bay " + model.bayInHand();
+    }
+
+    @Override
+    public String example() {
+        return "HB03-07 loads · b3 HB03-07 into bay 3 · stop b3 · HB03-07 4.172 hold reading";
+    }
+
+    @Override
+    public void onChange(Runnable changed) {
+        model.changesProperty().subscribe(count -> changed.run());
+    }
+
+    private record Plan(BenchLine line, Optional<Bay> bay, String trouble) {}
+
+    private Plan plan(String text) {
+        BenchLine line = BenchLine.read(text, desk.state());
+        if (!line.trouble().isEmpty()) return new Plan(line, Optional.empty(), line.trouble());
+        List<Bay> bays = model.bays();
+        if (line.bay().isPresent()
+                && (line.bay().getAsInt() < 1 || line.bay().getAsInt() > bays.size()))
+            return new Plan(
+                    line,
+                    Optional.empty(),
+                    "There is no bay %d; the board has %d."
+                            .formatted(line.bay().getAsInt(), bays.size()));
+        Optional<Bay> named =
+                line.bay().isPresent()
+                        ? Optional.of(bays.get(line.bay().getAsInt() - 1))
+                        : Optional.empty();
+        return switch (line.act()) {
+            case READ -> new Plan(line, Optional.empty(), "");
+            case STOP -> {
+                Optional<Bay> running = named.or(() -> line.cell().flatMap(this::bayOf));
+                yield new Plan(line, running, running.isEmpty() ? "That cell is in no bay." : "");
+            }
+            case LOAD -> {
+                if (line.cell().isEmpty() || logs.asked().isPresent())
+                    yield new Plan(line, named, "");
+                Optional<Bay> free = named.or(() -> model.bayFor(line.cell().get()));
+                yield new Plan(
+                        line,
+                        free,
+                        free.isEmpty()
+                                ? bays.isEmpty()
+                                        ? "No charger is there yet: Bench, then Add a stand-in or an instrument."
+                                        : "Every bay that suits is busy."
+                                : "");
+            }
+        };
+    }
+
+    private Optional<Bay> bayOf(CellId cell) {
+        return model.runs().values().stream()
+                .filter(run -> run.cell().equals(cell))
+                .map(LiveRun::bay)
+                .flatMap(name -> model.bays().stream().filter(bay -> bay.name().equals(name)))
+                .findFirst();
+    }
+
+    @Override
+    public Reading read(String text) {
+        if (text.isBlank()) return new Reading(List.of(), "", State.INCOMPLETE, "");
+        Plan plan = plan(text);
+        List<Chip> chips = new ArrayList<>();
+        plan.line()
+                .cell()
+                .ifPresent(cell ->
+                        chips.add(
+                                new Chip(
+                                        cell.text(),
+                                        logs.asked().isPresent()
+                                                ? "is in the log"
+                                                : switch (plan.line().act()) {
+                                                    case LOAD -> "load";
+                                                    case STOP -> "stop";
+                                                    case READ -> "cell";
+                                                },
+                                        Look.PLAIN)));
+        plan.bay().ifPresent(bay -> chips.add(new Chip(bay.name(), "bay", Look.PLAIN)));
+        if (plan.line().volts().isPresent())
+            chips.add(
+                    new Chip(
+                            Quantity.VOLTAGE.text(plan.line().volts().getAsDouble()),
+                            "voltage",
+                            Look.PLAIN));
+        return new Reading(
+                chips,
+                plan.trouble(),
+                plan.trouble().isEmpty() ? State.COMPLETE : State.INCOMPLETE,
+                plan.trouble());
+    }
+
+    @Override
+    public void log(String text, Runnable onLogged, Runnable onFailed) {
+        Plan plan = plan(text);
+        BenchLine line = plan.line();
+        if (logs.asked().isPresent() && line.act() == Act.LOAD && line.cell().isPresent()) {
+            logs.answer(line.cell().get());
+            onLogged.run();
+            return;
+        }
+        switch (line.act()) {
+            case READ -> {
+                CellId cell = line.cell().orElseThrow();
+                desk.select(cell);
+                desk.log(
+                        "Read " + cell,
+                        List.of(new CellFact.VoltageRead(cell, line.volts().orElseThrow())),
+                        onLogged,
+                        onFailed);
+            }
+            case STOP -> model.stop(plan.bay().orElseThrow(), onLogged, onFailed);
+            case LOAD -> {
+                if (line.cell().isEmpty()) {
+                    model.takeBay(line.bay().orElse(1));
+                    onLogged.run();
+                } else
+                    model.load(
+                            line.cell().get(),
+                            plan.bay().orElseThrow(),
+                            () -> {
+                                model.takeBay(nextFree(plan.bay().orElseThrow()));
+                                onLogged.run();
+                            },
+                            onFailed);
+            }
+        }
+    }
+
+    private int nextFree(Bay loaded) {
+        List<Bay> bays = model.bays();
+        int at = bays.indexOf(loaded);
+        for (int step = 1; step <= bays.size(); step++) {
+            int next = (at + step) % bays.size();
+            if (!model.runs().containsKey(bays.get(next).name())) return next + 1;
+        }
+        return at + 1;
+    }
+}

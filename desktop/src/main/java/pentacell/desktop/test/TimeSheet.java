@@ -1,0 +1,256 @@
+package pentacell.desktop.test;
+
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import pentacell.core.bay.Bay;
+import pentacell.core.bay.BenchHours;
+import pentacell.core.schedule.Planned;
+import pentacell.core.schedule.TestPlan;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.Pen;
+import pentacell.desktop.kit.Pen.Anchor;
+import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.kit.PlotSurface.Hue;
+import pentacell.desktop.kit.Scale;
+import pentacell.instruments.bench.LiveRun;
+import pentacell.reports.TestCalendar;
+
+/// Bays × hours: what runs, what is planned, the hours somebody is there, when it will all be done
+/// and what one more charger would change.
+final class TimeSheet extends VBox {
+    private static final int MOST_DAYS = 10;
+    private static final DateTimeFormatter DAY =
+            DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter WHEN =
+            DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
+
+    private final Desk desk;
+    private final TestModel model;
+    private final Label finish = new Label();
+    private final Label more = new Label();
+    private final Label hands = new Label();
+    private final PlotSurface sheet = new PlotSurface(this::paint);
+
+    TimeSheet(Desk desk, TestModel model, FileAsk files) {
+        this.desk = desk;
+        this.model = model;
+        setId("time-sheet");
+        getStyleClass().add("list-pane");
+        finish.setId("plan-finish");
+        finish.getStyleClass().add("list-summary");
+        more.setId("plan-more");
+        more.setWrapText(true);
+        hands.setId("plan-hands");
+        hands.setWrapText(true);
+        sheet.setId("time-sheet-plot");
+        sheet.getStyleClass().add("time-sheet-plot");
+        VBox.setVgrow(sheet, Priority.ALWAYS);
+        Button calendar = new Button("Write calendar");
+        calendar.setId("write-calendar");
+        calendar.setMinWidth(Region.USE_PREF_SIZE);
+        calendar.setOnAction(pressed -> writeCalendar(files));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox head = new HBox(finish, gap, calendar);
+        head.getStyleClass().add("school-row");
+        getChildren().addAll(head, more, hands, sheet);
+        model.changesProperty().subscribe(count -> show());
+        sceneProperty()
+                .subscribe(scene -> {
+                    if (scene != null) show();
+                });
+    }
+
+    private void show() {
+        if (getScene() == null) return;
+        sheet.repaint();
+        Optional<TestPlan> plan = model.plan();
+        if (plan.isEmpty() || plan.get().finish().isEmpty()) {
+            int waiting = model.queue().waiting().size();
+            finish.setText(
+                    waiting == 0
+                            ? "Nothing waits for a test"
+                            : waiting + " cells wait, but no bay can test them");
+            more.setText(
+                    waiting == 0
+                            ? "A cell comes here with its first voltage."
+                            : "Open Bench and add a charger.");
+            hands.setText("");
+            return;
+        }
+        TestPlan shown = plan.get();
+        LocalDateTime end = shown.finish().orElseThrow();
+        finish.setText("All tested by " + WHEN.format(end));
+        Duration over = Duration.between(shown.earliest().orElse(end), end);
+        String bound =
+                over.toMinutes() <= 1
+                        ? "no plan can be sooner"
+                        : "no plan can be sooner than " + WHEN.format(shown.earliest().orElse(end));
+        more.setText(bound + ". " + withMore(end) + shelf(shown));
+        hands.setText(
+                shown.swaps().isEmpty()
+                        ? "No more swaps after what is to be loaded now."
+                        : "A hand is needed "
+                                + shown.swaps().stream()
+                                        .limit(4)
+                                        .map(WHEN::format)
+                                        .reduce((one, other) -> one + " · " + other)
+                                        .orElse("")
+                                + ".");
+    }
+
+    private String withMore(LocalDateTime end) {
+        return model.planWithMore()
+                .flatMap(TestPlan::finish)
+                .map(sooner -> Duration.between(sooner, end))
+                .filter(saved -> saved.toMinutes() > 30)
+                .map(saved -> "One more four-slot charger: " + words(saved) + " sooner. ")
+                .orElse("One more charger would change nothing. ");
+    }
+
+    private static String words(Duration time) {
+        long hours = time.toHours();
+        return hours < 48 ? hours + " h" : "%d days %d h".formatted(hours / 24, hours % 24);
+    }
+
+    private String shelf(TestPlan shown) {
+        return shown.shelfFullAt()
+                .map(at -> "▲ The hold shelf is full " + WHEN.format(at) + ".")
+                .orElse("");
+    }
+
+    private void writeCalendar(FileAsk files) {
+        Saving.saveText(
+                desk,
+                files,
+                "Write calendar",
+                "tests.ics",
+                TestCalendar.of(
+                        TestEvents.of(model, desk.state()),
+                        desk.now(),
+                        java.time.ZoneId.systemDefault()));
+    }
+
+    private void paint(Pen pen, double width, double height) {
+        double em = pen.em();
+        List<Bay> bays = model.bays();
+        pen.fill(Hue.SHEET, 1, 0, 0, width, height);
+        if (bays.isEmpty()) return;
+        LocalDateTime now = model.now();
+        LocalDateTime end =
+                model.plan()
+                        .flatMap(TestPlan::finish)
+                        .filter(finish -> finish.isAfter(now.plusHours(12)))
+                        .orElse(now.plusHours(12));
+        if (end.isAfter(now.plusDays(MOST_DAYS))) end = now.plusDays(MOST_DAYS);
+        Scale time = new Scale(0, minutes(now, end), 8.2 * em, width - 0.8 * em);
+        double top = 2.2 * em;
+        double row = Math.min(2.6 * em, (height - top - 0.5 * em) / bays.size());
+        closedHours(pen, time, now, end, top, top + row * bays.size());
+        Map<String, LiveRun> runs = model.runs();
+        for (int i = 0; i < bays.size(); i++) {
+            double y = top + i * row;
+            pen.line(Hue.RULE, 1, 0, y + row, width, y + row);
+            pen.narrowText(
+                    Hue.INK, 1, false, Anchor.LEFT, 0.5 * em, y + row / 2, bays.get(i).name());
+            LiveRun run = runs.get(bays.get(i).name());
+            if (run != null) {
+                double until = model.expectedLeft(run).toMinutes();
+                bar(pen, time, 0, until, y, row, run.cell().text(), true);
+            }
+        }
+        for (Planned each : model.plan().map(TestPlan::planned).orElse(List.of())) {
+            int index = index(bays, each.bay());
+            if (index >= 0)
+                bar(
+                        pen,
+                        time,
+                        minutes(now, each.loadAt()),
+                        minutes(now, each.doneAt()),
+                        top + index * row,
+                        row,
+                        each.cell().text(),
+                        false);
+        }
+    }
+
+    private static double minutes(LocalDateTime from, LocalDateTime until) {
+        return Duration.between(from, until).toSeconds() / 60.0;
+    }
+
+    private static int index(List<Bay> bays, String name) {
+        for (int i = 0; i < bays.size(); i++) if (bays.get(i).name().equals(name)) return i;
+        return -1;
+    }
+
+    /// Hours in which nobody is there are shaded; days are named.
+    private void closedHours(
+            Pen pen, Scale time, LocalDateTime now, LocalDateTime end, double top, double bottom) {
+        BenchHours hours = desk.state().benchHours();
+        LocalDateTime at = now.withMinute(0).withSecond(0).withNano(0);
+        while (at.isBefore(end)) {
+            LocalDateTime next = at.plusHours(1);
+            double from = Math.max(time.first(), time.pixel(minutes(now, at)));
+            double until = Math.min(time.last(), time.pixel(minutes(now, next)));
+            if (!hours.isThere(at) && until > from)
+                pen.fill(Hue.RULE, 0.45, from, top, until - from, bottom - top);
+            if (at.getHour() == 0) {
+                pen.line(Hue.SECOND, 1, from, top - 0.6 * pen.em(), from, bottom);
+                pen.narrowText(
+                        Hue.SECOND,
+                        0.95,
+                        false,
+                        Anchor.LEFT,
+                        from + 0.3 * pen.em(),
+                        top - 1 * pen.em(),
+                        DAY.format(at));
+            }
+            at = next;
+        }
+        pen.line(Hue.FOCUS, 2, time.first(), top, time.first(), bottom);
+        pen.narrowText(Hue.FOCUS, 0.95, true, Anchor.LEFT, time.first(), top - 1 * pen.em(), "now");
+    }
+
+    private static void bar(
+            Pen pen,
+            Scale time,
+            double from,
+            double until,
+            double y,
+            double row,
+            String text,
+            boolean runs) {
+        double left = time.pixel(Math.max(0, from));
+        double right = Math.min(time.last(), time.pixel(until));
+        if (right <= left) return;
+        double inset = Math.min(3, row / 6);
+        if (runs) pen.fill(Hue.MEASURED, 0.85, left, y + inset, right - left - 1, row - 2 * inset);
+        else {
+            pen.fill(Hue.SHEET, 1, left, y + inset, right - left - 1, row - 2 * inset);
+            pen.fill(Hue.MEASURED, 0.12, left, y + inset, right - left - 1, row - 2 * inset);
+            pen.frame(Hue.MEASURED, 1, left, y + inset, right - left - 2, row - 2 * inset - 1);
+        }
+        if (right - left > 4.2 * pen.em())
+            pen.narrowText(
+                    runs ? Hue.SHEET : Hue.INK,
+                    0.95,
+                    runs,
+                    Anchor.LEFT,
+                    left + 0.35 * pen.em(),
+                    y + row / 2,
+                    text);
+    }
+}

@@ -1,0 +1,73 @@
+package pentacell.instruments.bench;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.cell.CellId;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.RunFact;
+import pentacell.core.fact.RunFact.RunEnd;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.measure.OpenRun;
+import pentacell.core.measure.RunResults;
+import pentacell.workshop.exchange.RunLog;
+import pentacell.workshop.logbook.LogbookException;
+
+/// Takes the log files of instruments in as runs.
+public final class LogImport {
+    private LogImport() {}
+
+    /// The cell a file is named after: the longest known id in its name.
+    public static Optional<CellId> cellOf(String fileName, WorkshopState state) {
+        String name = fileName.toLowerCase(Locale.ROOT);
+        return state.cells().keySet().stream()
+                .filter(id -> stands(name, id.text().toLowerCase(Locale.ROOT)))
+                .max(Comparator.comparingInt(id -> id.text().length()));
+    }
+
+    /// Whether an id stands in a name and does not go on: HB03-1 is not in HB03-12.
+    private static boolean stands(String name, String id) {
+        int at = name.indexOf(id);
+        if (at < 0) return false;
+        int after = at + id.length();
+        boolean endsThere = after >= name.length() || !Character.isDigit(name.charAt(after));
+        boolean beginsThere = at == 0 || !Character.isLetterOrDigit(name.charAt(at - 1));
+        return endsThere && beginsThere;
+    }
+
+    /// Takes a log in as a run of a cell.
+    ///
+    /// @return what it says
+    /// @throws LogbookException when it could not be written
+    public static RunResults.Results take(RunLog log, CellId id, Keeper keeper)
+            throws LogbookException {
+        WorkshopState state = keeper.state();
+        Cell cell = state.cell(id).orElseThrow(() -> new IllegalArgumentException("no cell " + id));
+        String run = OpenRun.nextName(cell);
+        RunResults.Results results =
+                RunResults.of(
+                        state,
+                        cell,
+                        run,
+                        Optional.empty(),
+                        log.log(),
+                        RunEnd.DONE,
+                        "from " + log.name(),
+                        OptionalDouble.empty());
+        List<Fact> facts = new ArrayList<>();
+        facts.add(new RunFact.RunStarted(id, run, log.name(), "as logged"));
+        results.facts().stream()
+                // when it was charged is not known: it is laid on the shelf by hand
+                .filter(fact -> !(fact instanceof RunFact.HoldBegan))
+                .forEach(facts::add);
+        facts.add(new Fact.FileImported(log.name(), log.sha256(), 1));
+        keeper.keepSamples(Map.of(run, log.log()), Map.of());
+        keeper.log("Take in " + log.name() + " as " + id, facts);
+        return results;
+    }
+}
