@@ -94,13 +94,10 @@ public final class Shots extends Application {
                             shot("schools-paper", Theme.PAPER, this::schools),
                             new Shot("bays-paper", Theme.PAPER, this::bays, this::baysShowCurves),
                             shot("bays-shed", Theme.SHED, () -> testPane("Bays")),
-                            shot("time-sheet-paper", Theme.PAPER, () -> testPane("Time sheet")),
-                            shot("time-sheet-shed", Theme.SHED, () -> testPane("Time sheet")),
                             shot("hold-paper", Theme.PAPER, () -> testPane("Hold shelf")),
                             shot("hold-shed", Theme.SHED, () -> testPane("Hold shelf")),
                             shot("curve-paper", Theme.PAPER, this::curve),
                             shot("curve-shed", Theme.SHED, this::curve),
-                            shot("bench-paper", Theme.PAPER, () -> testPane("Bench")),
                             shot("stock-paper", Theme.PAPER, this::stock),
                             shot("stock-shed", Theme.SHED, this::stock),
                             new Shot(

@@ -49,7 +49,8 @@ public record HoldShelf(List<Row> rows, int places) {
     public static HoldShelf of(WorkshopState state) {
         List<HoldTest> tests = new ArrayList<>();
         for (Cell cell : state.cells().values())
-            if (cell.handedOver().isEmpty())
+            // what is in a bay again does not lie on the shelf
+            if (cell.handedOver().isEmpty() && OpenRun.of(cell).isEmpty())
                 HoldTest.of(cell, state.schools().hold()).ifPresent(tests::add);
         Map<String, List<Double>> ratesOfModel =
                 tests.stream()

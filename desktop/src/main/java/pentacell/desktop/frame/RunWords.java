@@ -10,8 +10,7 @@ final class RunWords {
 
     static String of(RunFact fact) {
         return switch (fact) {
-            case RunFact.RunStarted started ->
-                    "into %s: %s".formatted(started.bay(), started.programme());
+            case RunFact.RunStarted started -> "test in " + started.bay();
             case RunFact.RunEnded ended ->
                     "test "
                             + ended.end().words()

@@ -1,5 +1,6 @@
 package pentacell.desktop.test;
 
+import java.time.Duration;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -27,6 +28,7 @@ final class BayPainter {
     /// @param last what was measured in it last: the cell and its capacity
     /// @param next what the plan has for it
     /// @param endsAt when it is expected to end
+    /// @param now time by the clock on the wall
     record View(
             int number,
             Bay bay,
@@ -35,6 +37,7 @@ final class BayPainter {
             Optional<String> last,
             Optional<Planned> next,
             Optional<LocalDateTime> endsAt,
+            LocalDateTime now,
             boolean isInHand,
             boolean isSelected) {}
 
@@ -141,7 +144,15 @@ final class BayPainter {
                                 Anchor.LEFT,
                                 0.6 * em,
                                 height - 0.9 * em,
-                                "ends about " + TIME.format(end)));
+                                endWords(view.now(), end)));
+    }
+
+    private static String endWords(LocalDateTime now, LocalDateTime end) {
+        Duration left = Duration.between(now, end);
+        if (left.toSeconds() < 1) return "longer than expected";
+        if (left.toMinutes() < 2) return "about %d s to go".formatted(left.toSeconds());
+        return "ends about %s, in %d:%02d h"
+                .formatted(TIME.format(end), left.toHours(), left.toMinutesPart());
     }
 
     private static void curve(

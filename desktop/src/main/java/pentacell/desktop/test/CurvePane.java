@@ -327,7 +327,7 @@ final class CurvePane extends VBox {
                     x,
                     height - 1.2 * em,
                     (tick == Math.rint(tick)
-                                    ? String.format(Locale.ROOT, "%.0f", tick)
+                                    ? String.valueOf((long) tick)
                                     : String.format(Locale.ROOT, "%.1f", tick))
                             + (tick == 0 ? "" : " " + unit));
         }

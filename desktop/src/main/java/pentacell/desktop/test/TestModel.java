@@ -275,21 +275,24 @@ public final class TestModel {
 
     /// How much longer a run takes, by the clock on the wall.
     Duration expectedLeft(LiveRun run) {
-        Optional<Bay> bay =
-                queue.bays().stream().filter(each -> each.name().equals(run.bay())).findFirst();
         double speed =
                 standIns.keySet().stream().anyMatch(name -> run.bay().startsWith(name + " "))
                         ? speed()
                         : 1;
         double ran = run.log().size() == 0 ? 0 : run.log().seconds(run.log().size() - 1);
-        double whole =
-                bay.flatMap(each ->
-                                desk.state()
-                                        .cell(run.cell())
-                                        .map(cell ->
-                                                (double) queue.expected(cell, each).toSeconds()))
-                        .orElse(4 * 3600.0);
+        double whole = expectedSeconds(run);
         return Duration.ofMillis(Math.round(1000 * Math.max(0, whole - ran) / speed));
+    }
+
+    /// How long a run takes from its start, by the clock of the instrument, in s.
+    private double expectedSeconds(LiveRun run) {
+        Optional<Bay> bay =
+                queue.bays().stream().filter(each -> each.name().equals(run.bay())).findFirst();
+        return bay.flatMap(each ->
+                        desk.state()
+                                .cell(run.cell())
+                                .map(cell -> queue.expected(cell, each).toMillis() / 1000.0))
+                .orElse(4 * 3600.0);
     }
 
     int bayInHand() {
@@ -338,7 +341,7 @@ public final class TestModel {
                 each -> each.start(cell, bay, programme),
                 () -> {
                     desk.select(cell);
-                    desk.say("%s is in %s: %s".formatted(cell, bay.name(), programme.words()));
+                    desk.say("%s is in %s".formatted(cell, bay.name()));
                     onLoaded.run();
                 },
                 onFailed);
@@ -376,6 +379,31 @@ public final class TestModel {
 
     void read(CellId cell, Bay meter) {
         doAtBench(each -> each.read(cell, meter), () -> desk.select(cell), () -> {});
+    }
+
+    /// Whether a cell can be loaded now.
+    public boolean canLoad(CellId cell) {
+        return queue.waiting(cell).isPresent()
+                && bayFor(cell).filter(bay -> link(bay.instrument()).connected()).isPresent();
+    }
+
+    /// Lets the contact of a cell in a stand-in be lost for a moment, in the middle of its
+    /// discharge.
+    public void loseContact(CellId cell) {
+        for (LiveRun run : runs().values())
+            if (run.cell().equals(cell))
+                bays().stream()
+                        .filter(bay -> bay.name().equals(run.bay()))
+                        .findFirst()
+                        .ifPresent(bay ->
+                                doAtBench(
+                                        each ->
+                                                each.fail(
+                                                        bay,
+                                                        Ask.FaultKind.CONTACT_BLIP,
+                                                        0.5 * expectedSeconds(run)),
+                                        () -> {},
+                                        () -> {}));
     }
 
     void practise(Bay bay, Ask.FaultKind fault) {

@@ -97,8 +97,8 @@ final class TimeSheet extends VBox {
         Duration over = Duration.between(shown.earliest().orElse(end), end);
         String bound =
                 over.toMinutes() <= 1
-                        ? "no plan can be sooner"
-                        : "no plan can be sooner than " + WHEN.format(shown.earliest().orElse(end));
+                        ? "No plan can be sooner"
+                        : "No plan can be sooner than " + WHEN.format(shown.earliest().orElse(end));
         more.setText(bound + ". " + withMore(end) + shelf(shown));
         hands.setText(
                 shown.swaps().isEmpty()

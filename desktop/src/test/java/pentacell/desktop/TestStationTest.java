@@ -1,0 +1,245 @@
+package pentacell.desktop;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.Fact;
+import pentacell.core.fact.Oddity;
+import pentacell.core.fact.RunFact;
+import pentacell.core.measure.HeatLadder;
+import pentacell.core.measure.HoldShelf;
+import pentacell.core.measure.OpenRun;
+import pentacell.desktop.frame.Settings;
+import pentacell.instruments.simulated.StandInCells;
+
+/// The Test station, handled as a person does: ids typed, results read.
+final class TestStationTest {
+    @TempDir Path folder;
+
+    private static Settings fast() {
+        Settings settings = Settings.forNow();
+        settings.put("stand-in-speed", "10000");
+        return settings;
+    }
+
+    /// Eight ids of which exactly one is a heater.
+    private static List<CellId> eight() {
+        List<CellId> cells = new ArrayList<>();
+        boolean hasHeater = false;
+        for (int i = 1; cells.size() < 8; i++) {
+            String id = "HB21-%02d".formatted(i);
+            boolean heater = StandInCells.isHeater(id);
+            if (heater && hasHeater || !heater && !hasHeater && cells.size() == 7) continue;
+            hasHeater |= heater;
+            cells.add(new CellId(id));
+        }
+        return cells;
+    }
+
+    private static List<Fact> facts(List<CellId> cells) {
+        List<Fact> facts = new ArrayList<>();
+        facts.add(
+                new Fact.ModelDefined(
+                        new CellModel(
+                                "Quill Q22",
+                                CellFormat.parse("18650").orElseThrow(),
+                                Chemistry.NMC,
+                                2200,
+                                2250,
+                                CellLimits.careful(Chemistry.NMC, 2200))));
+        for (CellId cell : cells) {
+            facts.add(new CellFact.CellNamed(cell, Optional.empty(), Optional.of("Quill Q22")));
+            facts.add(new CellFact.VoltageRead(cell, 3.62));
+        }
+        return facts;
+    }
+
+    private static List<RunFact.CurveOdd> odd(Cell cell) {
+        return cell.lifeLine().stream()
+                .map(Cell.LifeLineEntry::fact)
+                .filter(RunFact.CurveOdd.class::isInstance)
+                .map(RunFact.CurveOdd.class::cast)
+                .toList();
+    }
+
+    @Test
+    void eightCellsAreLoadedByTypingTheirIdsAndTheirResultsAreLogged() throws Exception {
+        List<CellId> cells = eight();
+        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), fast())) {
+            ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
+            ui.await("cells are known", () -> ui.state().cells().size() == 8);
+            ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+            ui.click("#test-bench");
+            ui.click("#add-eight-slot");
+            ui.await("a charger stands there", () -> ui.state().instruments().size() == 1);
+            ui.click("#test-bays");
+            ui.await("the plan is made", () -> ui.bench.test().model().canLoad(cells.get(0)));
+            for (CellId cell : cells) {
+                ui.enter(cell.text());
+                ui.await(
+                        cell + " is in a bay",
+                        () ->
+                                ui.state().cell(cell).orElseThrow().lifeLine().stream()
+                                                .anyMatch(
+                                                        e -> e.fact() instanceof RunFact.RunStarted)
+                                        && field(ui).getText().isEmpty());
+                // the contact of the second bay is lost for a moment, on demand
+                if (cell.equals(cells.get(1)))
+                    ui.robot.interact(() -> ui.bench.test().model().loseContact(cell));
+            }
+            ui.await(
+                    "all are done",
+                    () ->
+                            OpenRun.of(ui.state()).isEmpty()
+                                    && cells.stream()
+                                            .allMatch(id ->
+                                                    ui.state()
+                                                            .cell(id)
+                                                            .orElseThrow()
+                                                            .milliampHours()
+                                                            .isPresent()));
+            for (CellId id : cells) {
+                Cell cell = ui.state().cell(id).orElseThrow();
+                double truth =
+                        StandInCells.truth(id.text(), Optional.empty(), ui.state().modelOf(cell))
+                                .milliampHours();
+                // at 1 A to 3.0 V a little stays inside, and a heater loses some on the way
+                assertEquals(
+                        0.96 * truth, cell.milliampHours().orElseThrow(), 0.05 * truth, id.text());
+                assertTrue(cell.dcMilliohms().isPresent());
+                assertEquals(
+                        StandInCells.isHeater(id.text())
+                                ? HeatLadder.Rung.AGAIN_AT_LESS
+                                : HeatLadder.Rung.CALM,
+                        HeatLadder.judge(cell).verdict(),
+                        id.text());
+            }
+            assertTrue(
+                    odd(ui.state().cell(cells.get(1)).orElseThrow()).stream()
+                            .anyMatch(each -> each.oddity() == Oddity.CONTACT_BLIP));
+            assertEquals(8, HoldShelf.of(ui.state()).open().size());
+            ui.click("#test-hold-shelf");
+            assertTrue(
+                    ui.text("#hold-summary").startsWith("8 on the shelf"),
+                    ui.text("#hold-summary"));
+            ui.click("#test-curves");
+            ui.robot.interact(() -> ui.bench.desk().select(cells.get(1)));
+            ui.await("the curve is read", () -> ui.text("#curve-title").contains("mAh"));
+            assertTrue(
+                    ui.text("#curve-conditions").contains("7 sisters"),
+                    ui.text("#curve-conditions"));
+            ui.click("#test-time-sheet");
+            assertTrue(
+                    ui.text("#plan-finish").contains("All tested by"), "the hot one waits again");
+            assertTrue(
+                    ui.robot.lookup(".hyperlink").queryAll().stream()
+                            .anyMatch(link -> link.toString().contains("hold reading")),
+                    "the due line says when the shelf is to be read");
+        }
+    }
+
+    private static TextField field(BenchFixture ui) {
+        return ui.bench
+                .test()
+                .bottom()
+                .map(bar -> (TextField) bar.lookup("#quick-line"))
+                .orElseThrow();
+    }
+
+    @Test
+    void aLogIsTakenInByItsNameOrByAskingOnce() throws Exception {
+        StringBuilder log = new StringBuilder("time_s,voltage_v,current_a\n");
+        for (int t = 0; t <= 7200; t += 10)
+            log.append("%d,%.4f,-1%n".formatted(t, 4.1 - 1.11 * t / 7200));
+        Path named = Files.writeString(folder.resolve("run of hb21-03.csv"), log);
+        Path unnamed = Files.writeString(folder.resolve("tuesday.csv"), log + "7300,2.9,-1\n");
+        List<CellId> cells = eight();
+        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), fast())) {
+            ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
+            ui.await("cells are known", () -> ui.state().cells().size() == 8);
+            ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+            when(ui.files.which(any(), any(), any()))
+                    .thenReturn(Optional.of(named))
+                    .thenReturn(Optional.of(unnamed))
+                    .thenReturn(Optional.of(named));
+            ui.click("#do-import-log");
+            CellId third = new CellId("HB21-03");
+            ui.await(
+                    "it is that cell's",
+                    () -> ui.state().cell(third).orElseThrow().milliampHours().isPresent());
+            ui.click("#do-import-log");
+            ui.await("it is asked for", () -> ui.text("#in-hand").contains("tuesday.csv"));
+            ui.robot.interact(() -> ui.bench.test().enter());
+            ui.enter("HB21-04");
+            CellId fourth = new CellId("HB21-04");
+            ui.await(
+                    "it was answered",
+                    () -> ui.state().cell(fourth).orElseThrow().milliampHours().isPresent());
+            ui.click("#do-import-log");
+            ui.await(
+                    "the same file is noticed",
+                    () -> ui.bench.desk().messageProperty().get().contains("taken in before"));
+        }
+    }
+
+    @Test
+    void whatCannotBeDoneIsSaid() throws Exception {
+        List<CellId> cells = eight();
+        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), fast())) {
+            ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
+            ui.await("cells are known", () -> ui.state().cells().size() == 8);
+            ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+            ui.type("HB21-01");
+            ui.await("no bay", () -> ui.text("#quick-remark").contains("No charger"));
+            ui.robot.interact(() -> field(ui).clear());
+            ui.type("nobody");
+            ui.await("unknown", () -> ui.text("#quick-remark").contains("no cell, bay or voltage"));
+            ui.robot.interact(() -> field(ui).clear());
+            ui.enter("HB21-01 4.171");
+            ui.await(
+                    "a reading is logged",
+                    () ->
+                            ui.state().cell(new CellId("HB21-01")).orElseThrow().volts().orElse(0)
+                                    == 4.171);
+            ui.click("#test-bench");
+            ui.click("#instrument-address");
+            ui.enter("Charger A nowhere");
+            assertTrue(ui.text("#bench-remark").contains("no name and address"));
+            ui.robot.interact(
+                    () -> ui.find("#hours-from", TextField.class).orElseThrow().setText("9"));
+            ui.click("#hours-from");
+            ui.keys(KeyCode.ENTER);
+            ui.await(
+                    "hours are set",
+                    () ->
+                            ui.state().benchHours().days().values().stream()
+                                    .allMatch(span -> span.from() == 9));
+            ui.click("#add-ac-meter");
+            ui.await(
+                    "the meter is in the table",
+                    () ->
+                            ui.find("#bench-table", TableView.class)
+                                    .map(table -> table.getItems().size() == 1)
+                                    .orElse(false));
+        }
+    }
+}
