@@ -19,6 +19,7 @@ import picocli.CommandLine.Command;
             DiagnoseCommand.class,
             TriageCommand.class,
             AnalyseCommand.class,
+            InstrumentCommand.class,
             LotCommand.class
         },
         footer = {

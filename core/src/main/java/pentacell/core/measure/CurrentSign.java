@@ -44,8 +44,7 @@ public final class CurrentSign {
     }
 
     /// The currents with discharge under 0.
-    public static double[] settled(double[] volts, double[] amps) {
-        Convention convention = of(volts, amps);
+    public static double[] settled(double[] volts, double[] amps, Convention convention) {
         double[] settled = amps.clone();
         switch (convention) {
             case DISCHARGE_NEGATIVE -> {}

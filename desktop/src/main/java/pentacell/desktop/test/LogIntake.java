@@ -80,7 +80,7 @@ final class LogIntake {
     /// Takes a file in, or asks whose it is.
     void take(Path file) {
         desk.say("Reading " + file.getFileName() + " …");
-        desk.compute(() -> RunLogCsv.read(file), this::read);
+        desk.compute(() -> RunLogCsv.readForImport(file), this::read);
     }
 
     private void read(RunLog log) {

@@ -24,27 +24,32 @@ final class LogNumber {
 
     /// The number, or NaN when it is none.
     static double parse(String text) {
-        int length = text.length();
-        int at = 0;
+        double plain = plain(text.toCharArray(), 0, text.length());
+        return Double.isNaN(plain) ? NumberText.parse(text).orElse(Double.NaN) : plain;
+    }
+
+    /// A plain decimal, or NaN when it is none: an exponent, more digits than are exact.
+    static double plain(char[] text, int offset, int length) {
+        int at = offset;
+        int end = offset + length;
         boolean negative = false;
-        if (length > 0 && (text.charAt(0) == '-' || text.charAt(0) == '+')) {
-            negative = text.charAt(0) == '-';
-            at = 1;
+        if (length > 0 && (text[at] == '-' || text[at] == '+')) {
+            negative = text[at] == '-';
+            at++;
         }
         long digits = 0;
         int count = 0;
         int decimals = -1;
-        for (; at < length; at++) {
-            char next = text.charAt(at);
+        for (; at < end; at++) {
+            char next = text[at];
             if (next >= '0' && next <= '9') {
                 digits = 10 * digits + (next - '0');
                 count++;
                 if (decimals >= 0) decimals++;
             } else if ((next == '.' || next == ',') && decimals < 0) decimals = 0;
-            else return NumberText.parse(text).orElse(Double.NaN);
-            if (count > EXACT_DIGITS) return NumberText.parse(text).orElse(Double.NaN);
+            else return Double.NaN;
         }
-        if (count == 0) return Double.NaN;
+        if (count == 0 || count > EXACT_DIGITS) return Double.NaN;
         double value = decimals > 0 ? digits / POWERS[decimals] : digits;
         return negative ? -value : value;
     }

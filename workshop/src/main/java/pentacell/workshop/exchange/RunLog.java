@@ -7,7 +7,7 @@ import pentacell.workshop.exchange.CellTable.Problem;
 /// A log file of an instrument as it was read.
 ///
 /// @param name its file name
-/// @param sha256 fingerprint of its bytes
+/// @param sha256 fingerprint of its bytes, empty when it was not asked for
 /// @param log its good samples, discharge under 0 A
 /// @param problems lines that could not be taken, at most [#MOST_PROBLEMS] of them
 /// @param skipped how many lines could not be taken

@@ -3,7 +3,6 @@ package pentacell.workshop.exchange;
 import de.siegmar.fastcsv.reader.CommentStrategy;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
-import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -15,10 +14,13 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.security.DigestInputStream;
+import java.security.MessageDigest;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.function.Supplier;
 import pentacell.core.measure.CurrentSign;
 import pentacell.core.measure.SampleLog;
 import pentacell.workshop.exchange.CellTable.Problem;
@@ -55,33 +57,56 @@ public final class RunLogCsv {
         this.name = name;
     }
 
-    /// Reads a log; what could not be read is in its problems.
+    /// Reads a log; what could not be read is in its problems. It has no fingerprint.
     public static RunLog read(Path file) {
+        return read(file, () -> CompletableFuture.completedFuture(""));
+    }
+
+    /// Reads a log that is to be taken in, with its fingerprint, so that the same file twice is
+    /// noticed.
+    public static RunLog readForImport(Path file) {
+        // the fingerprint takes as long as the reading: side by side
+        return read(file, () -> CompletableFuture.supplyAsync(() -> fingerprint(file)));
+    }
+
+    private static RunLog read(Path file, Supplier<CompletableFuture<String>> fingerprinting) {
         RunLogCsv reader = new RunLogCsv(String.valueOf(file.getFileName()));
         String sha256 = "";
         try {
             if (Files.isDirectory(file)) throw new IOException("is a folder");
             char separator = separator(file);
-            DigestInputStream in =
-                    new DigestInputStream(Files.newInputStream(file), TextFile.sha256());
+            CompletableFuture<String> fingerprint = fingerprinting.get();
+            LogRows rows = new LogRows();
             // numbers and column names are ASCII in every encoding a log comes in
-            try (Reader text = afterMark(in);
-                    CsvReader<CsvRecord> csv =
+            try (Reader text = afterMark(Files.newInputStream(file));
+                    CsvReader<LogRows.Row> csv =
                             CsvReader.builder()
                                     .fieldSeparator(separator)
                                     .commentStrategy(CommentStrategy.SKIP)
                                     .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
                                     .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
-                                    .ofCsvRecord(text)) {
-                reader.lines(csv);
+                                    .build(rows, text)) {
+                reader.lines(csv, rows);
             }
-            sha256 = TextFile.hex(in.getMessageDigest());
+            sha256 = fingerprint.join();
         } catch (NoSuchFileException missing) {
             reader.problem(0, "there is no such file");
         } catch (IOException | CsvParseException failure) {
             reader.problem(0, "could not be read: " + failure.getMessage());
         }
         return reader.finish(sha256);
+    }
+
+    private static String fingerprint(Path file) {
+        MessageDigest digest = TextFile.sha256();
+        try (InputStream in = new DigestInputStream(Files.newInputStream(file), digest)) {
+            byte[] buffer = new byte[1 << 16];
+            while (in.read(buffer) >= 0) {}
+            return TextFile.hex(digest);
+        } catch (IOException unreadable) {
+            // the reading itself says so
+            return "";
+        }
     }
 
     private static Reader afterMark(InputStream in) throws IOException {
@@ -111,17 +136,20 @@ public final class RunLogCsv {
         }
     }
 
-    private void lines(CsvReader<CsvRecord> csv) {
+    private void lines(CsvReader<LogRows.Row> csv, LogRows rows) {
         Optional<LogColumns> known = Optional.empty();
         int preamble = 0;
-        for (CsvRecord record : csv) {
+        for (LogRows.Row row : csv) {
             if (known.isEmpty()) {
-                known = LogColumns.of(record.getFields());
+                known = LogColumns.of(row.texts);
                 if (known.isEmpty() && ++preamble > MOST_PREAMBLE) break;
-                if (known.isEmpty() || known.get().isHeader()) continue;
+                if (known.isEmpty()) continue;
+                rows.know(known.get());
+                if (known.get().isHeader()) continue;
                 notes.add("no column names: taken as time in s, voltage, current");
+                first(row, known.get());
             }
-            line(record, known.get());
+            line(row, known.get());
         }
         flushPending();
         if (known.isEmpty())
@@ -131,33 +159,32 @@ public final class RunLogCsv {
         known.ifPresent(this::units);
     }
 
-    private void line(CsvRecord record, LogColumns at) {
-        int count = record.getFieldCount();
-        if (count == 1 && record.getField(0).isBlank()) return;
-        long line = record.getStartingLineNumber();
-        if (count <= Math.max(at.time(), Math.max(at.volts(), at.amps()))) {
-            problem(line, "has %d columns, too few for time, voltage and current".formatted(count));
-            return;
-        }
-        double seconds = LogNumber.time(record.getField(at.time()), at.timeFactor());
-        double volts = LogNumber.parse(record.getField(at.volts()));
-        double amps = LogNumber.parse(record.getField(at.amps()));
-        if (isBad(line, "time", record, at.time(), seconds)
-                || isBad(line, "voltage", record, at.volts(), volts)
-                || isBad(line, "current", record, at.amps(), amps)) return;
-        double celsius =
-                at.celsius() >= 0 && at.celsius() < count
-                        ? LogNumber.parse(record.getField(at.celsius()))
-                        : Double.NaN;
-        take(line, seconds, volts, amps, celsius);
+    /// The first line of a table without a header was read before its columns were known.
+    private static void first(LogRows.Row row, LogColumns at) {
+        row.seconds = LogNumber.parse(row.texts.get(at.time()));
+        row.volts = LogNumber.parse(row.texts.get(at.volts()));
+        row.amps = LogNumber.parse(row.texts.get(at.amps()));
     }
 
-    private boolean isBad(long line, String what, CsvRecord record, int column, double value) {
+    private void line(LogRows.Row row, LogColumns at) {
+        if (row.isBlank) return;
+        if (row.fields <= Math.max(at.time(), Math.max(at.volts(), at.amps()))) {
+            problem(
+                    row.line,
+                    "has %d columns, too few for time, voltage and current".formatted(row.fields));
+            return;
+        }
+        if (isBad(row.line, "time", row.timeText, row.seconds)
+                || isBad(row.line, "voltage", row.voltsText, row.volts)
+                || isBad(row.line, "current", row.ampsText, row.amps)) return;
+        take(row.line, row.seconds, row.volts, row.amps, row.celsius);
+    }
+
+    private boolean isBad(long line, String what, String text, double value) {
         if (Double.isFinite(value)) return false;
         problem(
                 line,
-                "%s \"%s\" is not a number, expected one such as 3.684"
-                        .formatted(what, record.getField(column)));
+                "%s \"%s\" is not a number, expected one such as 3.684".formatted(what, text));
         return true;
     }
 
@@ -244,8 +271,9 @@ public final class RunLogCsv {
         SampleLog.Builder builder = new SampleLog.Builder();
         double[] volts = Arrays.copyOf(columns.volts, columns.size);
         double[] raw = Arrays.copyOf(columns.amps, columns.size);
-        double[] amps = CurrentSign.settled(volts, raw);
-        switch (CurrentSign.of(volts, raw)) {
+        CurrentSign.Convention convention = CurrentSign.of(volts, raw);
+        double[] amps = CurrentSign.settled(volts, raw, convention);
+        switch (convention) {
             case DISCHARGE_NEGATIVE -> {}
             case DISCHARGE_POSITIVE -> notes.add("discharge is written as current over 0");
             case NONE -> notes.add("currents have no sign: told by the voltage");
