@@ -124,14 +124,14 @@ final class TestStationTest {
                                 .milliampHours();
                 // at 1 A to 3.0 V a little stays inside, and a heater loses some on the way
                 assertEquals(
-                        0.96 * truth, cell.milliampHours().orElseThrow(), 0.05 * truth, id.text());
+                        0.94 * truth, cell.milliampHours().orElseThrow(), 0.07 * truth, id.text());
                 assertTrue(cell.dcMilliohms().isPresent());
                 assertEquals(
                         StandInCells.isHeater(id.text())
                                 ? HeatLadder.Rung.AGAIN_AT_LESS
                                 : HeatLadder.Rung.CALM,
                         HeatLadder.judge(cell).verdict(),
-                        id.text());
+                        () -> id + " " + HeatLadder.judge(cell).reasons());
             }
             assertTrue(
                     odd(ui.state().cell(cells.get(1)).orElseThrow()).stream()

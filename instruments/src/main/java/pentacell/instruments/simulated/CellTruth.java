@@ -41,6 +41,6 @@ public record CellTruth(
     /// The same cell with a fault inside that makes it hot.
     public CellTruth asHeater() {
         return new CellTruth(
-                chemistry, milliampHours, ohms, slowOhms, slowSeconds, 0.02, 0.05, 12, share);
+                chemistry, milliampHours, ohms, slowOhms, slowSeconds, 0.02, 0.08, 32, share);
     }
 }
