@@ -142,6 +142,7 @@ final class BayBoard extends VBox {
                             Optional.ofNullable(done.get(bay.name())),
                             model.plan().flatMap(plan -> plan.nextFor(bay.name())),
                             run.map(each -> model.now().plus(model.expectedLeft(each))),
+                            run.map(model::expectedSeconds).orElse(0.0),
                             model.now(),
                             model.bayInHand() == i + 1,
                             run.filter(each ->

@@ -28,6 +28,7 @@ final class BayPainter {
     /// @param last what was measured in it last: the cell and its capacity
     /// @param next what the plan has for it
     /// @param endsAt when it is expected to end
+    /// @param expectedSeconds how long the whole run takes, by the instrument's clock, in s
     /// @param now time by the clock on the wall
     record View(
             int number,
@@ -37,6 +38,7 @@ final class BayPainter {
             Optional<String> last,
             Optional<Planned> next,
             Optional<LocalDateTime> endsAt,
+            double expectedSeconds,
             LocalDateTime now,
             boolean isInHand,
             boolean isSelected) {}
@@ -134,7 +136,8 @@ final class BayPainter {
                             + Quantity.TEMPERATURE.text(log.celsius(last)));
         double top = 4.9 * em;
         double bottom = height - 1.9 * em;
-        if (bottom - top > 1.5 * em) curve(log, pen, 0.6 * em, width - 0.6 * em, top, bottom);
+        if (bottom - top > 1.5 * em)
+            curve(log, view.expectedSeconds(), pen, 0.6 * em, width - 0.6 * em, top, bottom);
         view.endsAt()
                 .ifPresent(end ->
                         pen.text(
@@ -156,10 +159,18 @@ final class BayPainter {
     }
 
     private static void curve(
-            SampleLog log, Pen pen, double left, double right, double top, double bottom) {
+            SampleLog log,
+            double expectedSeconds,
+            Pen pen,
+            double left,
+            double right,
+            double top,
+            double bottom) {
         double end = log.seconds(log.size() - 1);
-        Scale time = new Scale(0, Math.max(end, 600), left, right);
+        Scale time = new Scale(0, Math.max(Math.max(end, 600), expectedSeconds), left, right);
+        // done of what is expected
         pen.line(Hue.RULE, 1, left, bottom, right, bottom);
+        pen.line(Hue.MEASURED, 3, left, bottom, time.pixel(end), bottom);
         CurveLines.volts(log, time, new Scale(2.4, 4.3, bottom, top), pen, Hue.MEASURED, 1.5);
     }
 }

@@ -32,6 +32,8 @@ import pentacell.instruments.simulated.StandIn;
 /// What stands on the bench: instruments and their lines, how far their bays read off, the hours
 /// somebody is there, the standard conditions.
 final class BenchPane extends VBox {
+    private static final double WRAP = 400;
+
     private final Desk desk;
     private final TestModel model;
     private final TableView<Row> table = new TableView<>();
@@ -55,6 +57,8 @@ final class BenchPane extends VBox {
         getStyleClass().add("list-pane");
         FlowPane add = new FlowPane();
         add.getStyleClass().add("extras");
+        // or the row would push the pane over the card
+        add.setPrefWrapLength(WRAP);
         for (StandIn kind : StandIn.values()) {
             Button button = new Button("Add " + kind.words());
             button.setId("add-" + kind.code());
@@ -114,14 +118,7 @@ final class BenchPane extends VBox {
                             : "Logs that come into " + folder.getText() + " are taken in.");
         });
         remark.setId("bench-remark");
-        getChildren()
-                .addAll(
-                        add,
-                        simulated,
-                        settings(),
-                        table,
-                        new FlowPane(8, 4, reference, figures),
-                        remark);
+        getChildren().addAll(add, simulated, settings(), table, reference, figures, remark);
         WhenShown.run(this, desk.stateProperty(), this::show);
         model.changesProperty()
                 .subscribe(count -> {
@@ -147,6 +144,7 @@ final class BenchPane extends VBox {
         }
         FlowPane row = new FlowPane();
         row.getStyleClass().add("form-fields");
+        row.setPrefWrapLength(WRAP);
         row.getChildren()
                 .addAll(
                         captioned("Instrument", address),

@@ -273,7 +273,7 @@ final class CurvePane extends VBox {
         Scale volts = new Scale(2.4, 4.3, height - 2.4 * em, 1 * em);
         grid(pen, charge, volts, height, "mAh");
         for (SampleLog each : shown.sisters().values())
-            CurveLines.discharge(each, charge, volts, pen, Hue.RULE, 1.5);
+            CurveLines.discharge(each, charge, volts, pen, Hue.SECOND, 0.6);
         CurveLines.discharge(shown.log(), charge, volts, pen, Hue.MEASURED, 2.2);
         for (RunFact.CurveOdd odd : shown.odd()) {
             double at = outUntil(shown.log(), odd.atSeconds());

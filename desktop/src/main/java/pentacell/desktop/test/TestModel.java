@@ -1,13 +1,11 @@
 package pentacell.desktop.test;
 
-import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,11 +15,9 @@ import java.util.concurrent.Callable;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import pentacell.core.bay.Bay;
-import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Fact;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.intake.WaitingForTest;
 import pentacell.core.measure.SampleLog;
@@ -37,25 +33,20 @@ import pentacell.instruments.bench.LinkState;
 import pentacell.instruments.bench.LiveRun;
 import pentacell.instruments.bench.TestBench;
 import pentacell.instruments.protocol.Ask;
-import pentacell.instruments.simulated.SimulatedInstrument;
 import pentacell.instruments.simulated.StandIn;
-import pentacell.instruments.simulated.StandInCells;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.LogbookException;
 
 /// What Test shows and does: the bench with its instruments, the queue, the plan.
 public final class TestModel {
     static final List<Integer> SPEEDS = List.of(1, 60, 600, 3600, 10_000);
-    private static final int USUAL_SPEED = 600;
 
     private final Desk desk;
     private final Background working = new Background("bays");
-    private final Map<String, SimulatedInstrument> standIns = new LinkedHashMap<>();
-    private final Set<String> connected = new HashSet<>();
+    private final StandIns standIns;
     private final ReadOnlyIntegerWrapper changes = new ReadOnlyIntegerWrapper(0);
     private Optional<Logbook> book = Optional.empty();
     private Optional<TestBench> bench = Optional.empty();
-    private Optional<StandInCells> box = Optional.empty();
     private TestQueue queue = TestQueue.of(WorkshopState.empty());
     private Optional<TestPlan> plan = Optional.empty();
     private Optional<TestPlan> planWithMore = Optional.empty();
@@ -64,17 +55,18 @@ public final class TestModel {
 
     TestModel(Desk desk) {
         this.desk = desk;
+        standIns = new StandIns(desk);
         desk.whileOpen(this::begin, this::end);
         desk.stateProperty().subscribe(state -> onState());
     }
 
     private void begin(Logbook opened) {
         book = Optional.of(opened);
-        box = Optional.of(new StandInCells(opened::state));
+        standIns.begin(opened::state);
         bench =
                 Optional.of(
                         new TestBench(
-                                keeper(opened),
+                                new DeskKeeper(desk, opened),
                                 finished -> Background.tell(() -> tell(finished)),
                                 trouble -> Background.tell(() -> desk.say(trouble))));
         connectAll();
@@ -84,40 +76,8 @@ public final class TestModel {
     private void end() {
         bench.ifPresent(TestBench::close);
         bench = Optional.empty();
-        standIns.values().forEach(SimulatedInstrument::close);
-        standIns.clear();
+        standIns.close();
         book = Optional.empty();
-    }
-
-    private Keeper keeper(Logbook opened) {
-        Keeper plain = Keeper.of(opened);
-        return new Keeper() {
-            @Override
-            public WorkshopState state() {
-                return plain.state();
-            }
-
-            @Override
-            public void log(String words, List<? extends Fact> facts) throws LogbookException {
-                desk.logFrom(opened, words, facts);
-            }
-
-            @Override
-            public void keepSamples(Map<String, SampleLog> grown, Map<String, Integer> kept)
-                    throws LogbookException {
-                plain.keepSamples(grown, kept);
-            }
-
-            @Override
-            public SampleLog samples(String run) throws LogbookException {
-                return plain.samples(run);
-            }
-
-            @Override
-            public void joinSamples(String run) throws LogbookException {
-                plain.joinSamples(run);
-            }
-        };
     }
 
     private void onState() {
@@ -164,59 +124,17 @@ public final class TestModel {
         return lastFinished;
     }
 
-    /// Connects instruments that are new, starts stand-ins, lets go of what was removed.
     private void connectAll() {
-        if (bench.isEmpty() || book.isEmpty()) return;
-        Map<String, Instrument> wanted = desk.state().instruments();
-        for (Instrument instrument : wanted.values()) {
-            if (!instrument.isSimulated()) bench.get().connect(instrument);
-            else if (!standIns.containsKey(instrument.name())) start(instrument);
-        }
-        for (String name : Set.copyOf(standIns.keySet()))
-            if (!wanted.containsKey(name)) {
-                bench.get().disconnect(name);
-                Optional.ofNullable(standIns.remove(name)).ifPresent(SimulatedInstrument::close);
-            }
-        for (String gone : connected) if (!wanted.containsKey(gone)) bench.get().disconnect(gone);
-        connected.clear();
-        connected.addAll(wanted.keySet());
-    }
-
-    private void start(Instrument instrument) {
-        StandIn kind = StandIn.of(instrument.simulatedKind()).orElse(StandIn.FOUR_SLOT);
-        try {
-            SimulatedInstrument made =
-                    SimulatedInstrument.start(
-                            kind,
-                            instrument.name(),
-                            speed(),
-                            box.orElseThrow(),
-                            instrument.name().hashCode(),
-                            0);
-            standIns.put(instrument.name(), made);
-            bench.orElseThrow()
-                    .connect(
-                            new Instrument(
-                                    instrument.name(),
-                                    "127.0.0.1:" + made.port(),
-                                    instrument.bays()));
-        } catch (IOException failure) {
-            desk.say(instrument.name() + " could not be started: " + failure.getMessage());
-        }
+        bench.ifPresent(each -> standIns.connect(each, desk.state()));
     }
 
     /// How fast the clocks of the stand-ins run.
     int speed() {
-        try {
-            return desk.settings().get("stand-in-speed").map(Integer::parseInt).orElse(USUAL_SPEED);
-        } catch (NumberFormatException odd) {
-            return USUAL_SPEED;
-        }
+        return standIns.speed();
     }
 
     void setSpeed(int speed) {
-        desk.settings().put("stand-in-speed", String.valueOf(speed));
-        standIns.values().forEach(each -> each.slots().setSpeed(speed));
+        standIns.setSpeed(speed);
         onState();
     }
 
@@ -275,17 +193,14 @@ public final class TestModel {
 
     /// How much longer a run takes, by the clock on the wall.
     Duration expectedLeft(LiveRun run) {
-        double speed =
-                standIns.keySet().stream().anyMatch(name -> run.bay().startsWith(name + " "))
-                        ? speed()
-                        : 1;
+        double speed = standIns.speedOf(run.bay());
         double ran = run.log().size() == 0 ? 0 : run.log().seconds(run.log().size() - 1);
         double whole = expectedSeconds(run);
         return Duration.ofMillis(Math.round(1000 * Math.max(0, whole - ran) / speed));
     }
 
     /// How long a run takes from its start, by the clock of the instrument, in s.
-    private double expectedSeconds(LiveRun run) {
+    double expectedSeconds(LiveRun run) {
         Optional<Bay> bay =
                 queue.bays().stream().filter(each -> each.name().equals(run.bay())).findFirst();
         return bay.flatMap(each ->
@@ -443,7 +358,7 @@ public final class TestModel {
     /// Reads something of the workshop file away from the UI thread.
     void withKeeper(KeeperWork work, Runnable onDone) {
         book.ifPresent(opened -> {
-            Keeper keeper = keeper(opened);
+            Keeper keeper = new DeskKeeper(desk, opened);
             Callable<Boolean> call =
                     () -> {
                         work.on(keeper);

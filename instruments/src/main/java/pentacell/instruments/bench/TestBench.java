@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -18,19 +17,9 @@ import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
 import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.CellFact.ResistanceMethod;
-import pentacell.core.fact.CellFact.ResistanceRead;
-import pentacell.core.fact.CellFact.VoltageRead;
 import pentacell.core.fact.RunFact;
 import pentacell.core.fact.RunFact.RunEnd;
-import pentacell.core.fact.WorkshopState;
-import pentacell.core.grade.GradePolicy;
-import pentacell.core.grade.Grader;
-import pentacell.core.grade.Standing;
-import pentacell.core.judgement.Judged;
 import pentacell.core.measure.OpenRun;
-import pentacell.core.measure.RunResults;
 import pentacell.core.measure.SampleLog;
 import pentacell.instruments.protocol.Ask;
 import pentacell.instruments.protocol.Tell;
@@ -187,30 +176,7 @@ public final class TestBench implements AutoCloseable {
     /// Reads a cell with a meter and logs it; away from the UI thread.
     public void read(CellId id, Bay bay) throws BenchException {
         Link link = ready(bay.instrument());
-        try {
-            InstrumentClient client = link.client.orElseThrow();
-            if (link.state.simulated())
-                client.ask(
-                        number -> new Ask.Insert(number, bay.slot(), id.text()), Tell.Done.class);
-            Tell.Reading reading =
-                    client.ask(number -> new Ask.Read(number, bay.slot()), Tell.Reading.class);
-            List<CellFact> facts = new ArrayList<>();
-            facts.add(new VoltageRead(id, Math.rint(1e4 * reading.volts()) / 1e4));
-            reading.milliohms()
-                    .ifPresent(milliohms ->
-                            facts.add(
-                                    new ResistanceRead(
-                                            id,
-                                            Math.rint(10 * milliohms) / 10,
-                                            ResistanceMethod.AC_1_KHZ,
-                                            Optional.of(bay.name()),
-                                            reading.celsius())));
-            keeper.log("Read " + id + " with " + bay.instrument(), facts);
-        } catch (IOException | InstrumentClient.RefusedException refused) {
-            throw new BenchException(bay.name() + " did not read: " + refused.getMessage() + ".");
-        } catch (LogbookException | IllegalArgumentException failure) {
-            throw new BenchException(String.valueOf(failure.getMessage()));
-        }
+        MeterReading.take(link.client.orElseThrow(), link.state.simulated(), id, bay, keeper);
     }
 
     /// Lets a stand-in fail; for practice and for tests. Away from the UI thread.
@@ -441,7 +407,6 @@ public final class TestBench implements AutoCloseable {
         };
     }
 
-    /// Analyses a run that ended and logs what it says.
     private void finish(String name, RunEnd end, String words) {
         GrowingRun run;
         synchronized (lock) {
@@ -449,38 +414,9 @@ public final class TestBench implements AutoCloseable {
         }
         if (run == null) return;
         try {
-            WorkshopState state = keeper.state();
-            Optional<Cell> known = state.cell(run.cell);
-            if (known.isPresent()) {
-                SampleLog log = keeper.samples(name);
-                RunResults.Results results =
-                        RunResults.of(
-                                state,
-                                known.get(),
-                                name,
-                                Optional.of(run.bay),
-                                log,
-                                end,
-                                words,
-                                OptionalDouble.empty());
-                Standing before = judge(state, known.get()).verdict();
-                keeper.log("Test of " + run.cell + " " + end.words(), results.facts());
-                keeper.joinSamples(name);
-                Judged<Standing> after =
-                        judge(keeper.state(), keeper.state().cell(run.cell).orElse(known.get()));
-                remove(name);
-                onFinished.accept(
-                        new Finished(
-                                run.cell,
-                                name,
-                                run.bay,
-                                end,
-                                words,
-                                results.analysis(),
-                                before,
-                                after));
-            }
+            Optional<Finished> finished = RunFinish.of(keeper, run, end, words);
             remove(name);
+            finished.ifPresent(onFinished);
         } catch (LogbookException failure) {
             onTrouble.accept(String.valueOf(failure.getMessage()));
         }
@@ -490,10 +426,6 @@ public final class TestBench implements AutoCloseable {
         synchronized (lock) {
             runs.remove(name);
         }
-    }
-
-    private static Judged<Standing> judge(WorkshopState state, Cell cell) {
-        return Grader.judge(cell, state.modelOf(cell), state.schools(), GradePolicy.USUAL);
     }
 
     /// Lets go of all lines; what runs goes on running and is taken up at the next start.

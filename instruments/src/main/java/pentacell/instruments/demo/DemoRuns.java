@@ -100,7 +100,7 @@ public final class DemoRuns {
                         index % 4 == 2 ? new SlotTruth(1.03, 0.004, 1e-4, 2e-4) : SlotTruth.GOOD,
                         new VirtualCell(index == 5 ? truth.asHeater() : truth),
                         new Random(index));
-        if (index == 3) run.loseContactAt(14_000);
+        if (index == 3) run.loseContactAt(9_500);
         run.pass(1e7);
         SampleLog.Builder samples = new SampleLog.Builder();
         for (double[] row : run.rows()) samples.add(row[0], row[1], row[2], row[3]);

@@ -2,6 +2,7 @@ package pentacell.instruments.protocol;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.Objects;
 import pentacell.core.bay.Programme;
 
 /// What the program asks of an instrument. Each carries a number that its answer repeats.
@@ -29,7 +30,13 @@ public sealed interface Ask {
     /// Start a programme.
     ///
     /// @param run the name its samples are to carry
-    record Start(long id, int slot, String run, Programme programme) implements Ask {}
+    record Start(long id, int slot, String run, Programme programme) implements Ask {
+        public Start {
+            // a line from outside may lack them
+            Objects.requireNonNull(run, "run");
+            Objects.requireNonNull(programme, "programme");
+        }
+    }
 
     /// Stop what runs in a slot.
     record Stop(long id, int slot) implements Ask {}
@@ -37,7 +44,11 @@ public sealed interface Ask {
     /// Send the samples of a run again.
     ///
     /// @param from number of the first one wanted, counted from 0
-    record Replay(long id, int slot, String run, int from) implements Ask {}
+    record Replay(long id, int slot, String run, int from) implements Ask {
+        public Replay {
+            Objects.requireNonNull(run, "run");
+        }
+    }
 
     /// Read the cell in a slot now: voltage and, when the instrument can, resistance.
     record Read(long id, int slot) implements Ask {}
@@ -45,12 +56,20 @@ public sealed interface Ask {
     /// Only for stand-ins: put a virtual cell into a slot.
     ///
     /// @param cell its id; an empty one takes the cell out
-    record Insert(long id, int slot, String cell) implements Ask {}
+    record Insert(long id, int slot, String cell) implements Ask {
+        public Insert {
+            Objects.requireNonNull(cell, "cell");
+        }
+    }
 
     /// Only for stand-ins: let something go wrong.
     ///
     /// @param afterSeconds when, in s of the run in the slot; 0 is at once
-    record Fault(long id, int slot, FaultKind fault, double afterSeconds) implements Ask {}
+    record Fault(long id, int slot, FaultKind fault, double afterSeconds) implements Ask {
+        public Fault {
+            Objects.requireNonNull(fault, "fault");
+        }
+    }
 
     /// What can go wrong on demand.
     enum FaultKind {

@@ -59,7 +59,7 @@ public final class Wire {
             T message = JSON.readValue(line, type);
             if (message == null) throw new NotUnderstoodException("an empty line", null);
             return message;
-        } catch (JacksonException | IllegalArgumentException broken) {
+        } catch (JacksonException | IllegalArgumentException | NullPointerException broken) {
             String what = line.length() > 200 ? line.substring(0, 200) + " …" : line;
             throw new NotUnderstoodException(
                     what + " (" + first(broken.getMessage()) + ")", broken);

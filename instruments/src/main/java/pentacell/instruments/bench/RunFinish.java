@@ -1,0 +1,50 @@
+package pentacell.instruments.bench;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.RunFact.RunEnd;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.grade.GradePolicy;
+import pentacell.core.grade.Grader;
+import pentacell.core.grade.Standing;
+import pentacell.core.judgement.Judged;
+import pentacell.core.measure.RunResults;
+import pentacell.core.measure.SampleLog;
+import pentacell.workshop.logbook.LogbookException;
+
+/// Analyses a run that ended, logs what it says, and tells how the cell stands after it.
+final class RunFinish {
+    private RunFinish() {}
+
+    /// @return empty when the cell is gone
+    static Optional<Finished> of(Keeper keeper, GrowingRun run, RunEnd end, String words)
+            throws LogbookException {
+        WorkshopState state = keeper.state();
+        Optional<Cell> known = state.cell(run.cell);
+        if (known.isEmpty()) return Optional.empty();
+        SampleLog log = keeper.samples(run.run);
+        RunResults.Results results =
+                RunResults.of(
+                        state,
+                        known.get(),
+                        run.run,
+                        Optional.of(run.bay),
+                        log,
+                        end,
+                        words,
+                        OptionalDouble.empty());
+        Standing before = judge(state, known.get()).verdict();
+        keeper.log("Test of " + run.cell + " " + end.words(), results.facts());
+        keeper.joinSamples(run.run);
+        Judged<Standing> after =
+                judge(keeper.state(), keeper.state().cell(run.cell).orElse(known.get()));
+        return Optional.of(
+                new Finished(
+                        run.cell, run.run, run.bay, end, words, results.analysis(), before, after));
+    }
+
+    private static Judged<Standing> judge(WorkshopState state, Cell cell) {
+        return Grader.judge(cell, state.modelOf(cell), state.schools(), GradePolicy.USUAL);
+    }
+}
