@@ -35,9 +35,9 @@ import pentacell.instruments.simulated.StandInCells;
 final class TestStationTest {
     @TempDir Path folder;
 
-    private static Settings fast() {
+    private static Settings clockAt(int times) {
         Settings settings = Settings.forNow();
-        settings.put("stand-in-speed", "10000");
+        settings.put("stand-in-speed", String.valueOf(times));
         return settings;
     }
 
@@ -84,7 +84,7 @@ final class TestStationTest {
     @Test
     void eightCellsAreLoadedByTypingTheirIdsAndTheirResultsAreLogged() throws Exception {
         List<CellId> cells = eight();
-        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), fast())) {
+        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), clockAt(600))) {
             ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
             ui.await("cells are known", () -> ui.state().cells().size() == 8);
             ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
@@ -104,8 +104,9 @@ final class TestStationTest {
                                         && field(ui).getText().isEmpty());
                 // the contact of the second bay is lost for a moment, on demand
                 if (cell.equals(cells.get(1)))
-                    ui.robot.interact(() -> ui.bench.test().model().loseContact(cell));
+                    ui.robot.interact(() -> ui.bench.test().model().loseContact(cell, 3000));
             }
+            ui.robot.interact(() -> ui.bench.test().model().setSpeed(10_000));
             ui.await(
                     "all are done",
                     () ->
@@ -173,7 +174,7 @@ final class TestStationTest {
         Path named = Files.writeString(folder.resolve("run of hb21-03.csv"), log);
         Path unnamed = Files.writeString(folder.resolve("tuesday.csv"), log + "7300,2.9,-1\n");
         List<CellId> cells = eight();
-        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), fast())) {
+        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), clockAt(600))) {
             ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
             ui.await("cells are known", () -> ui.state().cells().size() == 8);
             ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
@@ -204,7 +205,7 @@ final class TestStationTest {
     @Test
     void whatCannotBeDoneIsSaid() throws Exception {
         List<CellId> cells = eight();
-        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), fast())) {
+        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), clockAt(600))) {
             ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
             ui.await("cells are known", () -> ui.state().cells().size() == 8);
             ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);

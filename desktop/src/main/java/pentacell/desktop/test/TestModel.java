@@ -133,7 +133,8 @@ public final class TestModel {
         return standIns.speed();
     }
 
-    void setSpeed(int speed) {
+    /// Lets the clocks of the stand-ins run at another speed.
+    public void setSpeed(int speed) {
         standIns.setSpeed(speed);
         onState();
     }
@@ -302,9 +303,9 @@ public final class TestModel {
                 && bayFor(cell).filter(bay -> link(bay.instrument()).connected()).isPresent();
     }
 
-    /// Lets the contact of a cell in a stand-in be lost for a moment, in the middle of its
-    /// discharge.
-    public void loseContact(CellId cell) {
+    /// Lets the contact of a cell in a stand-in be lost for a moment, some seconds of the
+    /// instrument's clock from now.
+    public void loseContact(CellId cell, double afterSeconds) {
         for (LiveRun run : runs().values())
             if (run.cell().equals(cell))
                 bays().stream()
@@ -316,7 +317,7 @@ public final class TestModel {
                                                 each.fail(
                                                         bay,
                                                         Ask.FaultKind.CONTACT_BLIP,
-                                                        0.5 * expectedSeconds(run)),
+                                                        afterSeconds),
                                         () -> {},
                                         () -> {}));
     }
