@@ -149,8 +149,9 @@ final class TestStationTest {
                     ui.text("#curve-conditions").contains("7 sisters"),
                     ui.text("#curve-conditions"));
             ui.click("#test-time-sheet");
-            assertTrue(
-                    ui.text("#plan-finish").contains("All tested by"), "the hot one waits again");
+            ui.await(
+                    "the hot one waits again",
+                    () -> ui.text("#plan-finish").contains("All tested by"));
             assertTrue(
                     ui.robot.lookup(".hyperlink").queryAll().stream()
                             .anyMatch(link -> link.toString().contains("hold reading")),

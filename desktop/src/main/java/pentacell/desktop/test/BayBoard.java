@@ -6,9 +6,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
@@ -17,7 +14,6 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.VBox;
-import javafx.util.Duration;
 import pentacell.core.bay.Bay;
 import pentacell.core.caution.Caution;
 import pentacell.core.cell.CellId;
@@ -34,7 +30,6 @@ import pentacell.instruments.protocol.Ask.FaultKind;
 
 /// The bays as instruments: what is in each, its live curve, what to load next.
 final class BayBoard extends VBox {
-    private static final double LOOK_MILLIS = 250;
     private static final int COLUMNS = 4;
 
     private final Desk desk;
@@ -72,13 +67,9 @@ final class BayBoard extends VBox {
                 .subscribe(scene -> {
                     if (scene != null) show();
                 });
-        // a person watches: a few times a second is live
-        Timeline look = new Timeline(new KeyFrame(Duration.millis(LOOK_MILLIS), tick -> look()));
-        look.setCycleCount(Animation.INDEFINITE);
-        sceneProperty()
-                .subscribe(scene -> {
-                    if (scene == null) look.stop();
-                    else look.play();
+        model.keptProperty()
+                .subscribe(count -> {
+                    if (getScene() != null) look();
                 });
     }
 

@@ -45,6 +45,7 @@ public final class TestModel {
     private final Background working = new Background("bays");
     private final StandIns standIns;
     private final ReadOnlyIntegerWrapper changes = new ReadOnlyIntegerWrapper(0);
+    private final ReadOnlyIntegerWrapper kept = new ReadOnlyIntegerWrapper(0);
     private Optional<Logbook> book = Optional.empty();
     private Optional<TestBench> bench = Optional.empty();
     private TestQueue queue = TestQueue.of(WorkshopState.empty());
@@ -69,6 +70,7 @@ public final class TestModel {
                                 new DeskKeeper(desk, opened),
                                 finished -> Background.tell(() -> tell(finished)),
                                 trouble -> Background.tell(() -> desk.say(trouble))));
+        bench.get().onKept(() -> Background.tell(() -> kept.set(kept.get() + 1)));
         connectAll();
         onState();
     }
@@ -112,6 +114,11 @@ public final class TestModel {
     /// Counts what changed: queue, plan, bays, lines.
     ReadOnlyIntegerProperty changesProperty() {
         return changes.getReadOnlyProperty();
+    }
+
+    /// Counts the times that samples came in.
+    ReadOnlyIntegerProperty keptProperty() {
+        return kept.getReadOnlyProperty();
     }
 
     private void tell(Finished finished) {

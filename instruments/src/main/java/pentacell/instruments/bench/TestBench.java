@@ -42,6 +42,7 @@ public final class TestBench implements AutoCloseable {
     private final Map<String, Link> links = new LinkedHashMap<>();
     private final Map<String, GrowingRun> runs = new LinkedHashMap<>();
     private final Object lock = new Object();
+    private volatile Runnable onKept = () -> {};
     private final ScheduledExecutorService worker =
             Executors.newSingleThreadScheduledExecutor(
                     task -> Thread.ofPlatform().daemon().name("test bench").unstarted(task));
@@ -67,6 +68,11 @@ public final class TestBench implements AutoCloseable {
         this.onTrouble = onTrouble;
         takeUp();
         worker.scheduleWithFixedDelay(this::work, 0, KEEP_MILLIS, TimeUnit.MILLISECONDS);
+    }
+
+    /// Hears, on the bench's own thread, each time that samples were kept.
+    public void onKept(Runnable heard) {
+        onKept = heard;
     }
 
     /// Takes up the runs that were open when the program stopped.
@@ -369,6 +375,7 @@ public final class TestBench implements AutoCloseable {
                 if (run != null) run.kept(log);
             });
         }
+        onKept.run();
     }
 
     private void askAgain(GrowingRun run) {
