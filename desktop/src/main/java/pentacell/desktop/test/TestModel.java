@@ -270,15 +270,13 @@ public final class TestModel {
                 onFailed);
     }
 
-    /// Loads what the plan has for the empty bays, as far as a number of bays.
+    /// Loads what the plan has next for each bay, as far as a number of bays, whatever the hour.
     public void loadAsPlanned(int most) {
-        plan.map(each -> each.toLoad(now())).orElse(List.of()).stream()
+        bays().stream()
                 .limit(most)
-                .forEach(job ->
-                        bays().stream()
-                                .filter(bay -> bay.name().equals(job.bay()))
-                                .findFirst()
-                                .ifPresent(bay -> load(job.cell(), bay, () -> {}, () -> {})));
+                .forEach(bay ->
+                        plan.flatMap(each -> each.nextFor(bay.name()))
+                                .ifPresent(job -> load(job.cell(), bay, () -> {}, () -> {})));
     }
 
     /// How many samples the open runs have so far.
