@@ -89,7 +89,6 @@ public final class Shots extends Application {
                             shot("yield-paper", Theme.PAPER, this::yieldAndCost),
                             shot("intake-paper", Theme.PAPER, this::intake),
                             shot("intake-shed", Theme.SHED, this::intake),
-                            shot("to-test-paper", Theme.PAPER, () -> list("To test")),
                             shot("recycle-shed", Theme.SHED, () -> list("Recycle box")),
                             shot("schools-paper", Theme.PAPER, this::schools),
                             new Shot("bays-paper", Theme.PAPER, this::bays, this::baysShowCurves),
