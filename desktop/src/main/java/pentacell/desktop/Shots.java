@@ -84,12 +84,12 @@ public final class Shots extends Application {
             this.shots =
                     List.of(
                             shot("harvest-paper", Theme.PAPER, this::harvest),
-                            shot("harvest-shed", Theme.SHED, this::harvest),
+                            shot("time-sheet-shed", Theme.SHED, () -> testPane("Time sheet")),
                             shot("teardown-paper", Theme.PAPER, this::teardown),
                             shot("yield-paper", Theme.PAPER, this::yieldAndCost),
                             shot("intake-paper", Theme.PAPER, this::intake),
                             shot("intake-shed", Theme.SHED, this::intake),
-                            shot("recycle-shed", Theme.SHED, () -> list("Recycle box")),
+                            shot("time-sheet-paper", Theme.PAPER, () -> testPane("Time sheet")),
                             shot("schools-paper", Theme.PAPER, this::schools),
                             new Shot("bays-paper", Theme.PAPER, this::bays, this::baysShowCurves),
                             shot("bays-shed", Theme.SHED, () -> testPane("Bays")),
