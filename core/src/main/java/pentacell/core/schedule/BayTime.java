@@ -6,5 +6,4 @@ import java.time.LocalDateTime;
 ///
 /// @param bay its name
 /// @param freeAt when what runs in it ends; now or earlier when it is empty
-/// @param isEmpty whether nothing is in it
-public record BayTime(String bay, LocalDateTime freeAt, boolean isEmpty) {}
+public record BayTime(String bay, LocalDateTime freeAt) {}

@@ -162,11 +162,7 @@ public final class TestQueue {
         List<BayTime> times =
                 usable.stream()
                         .filter(bay -> bay.chargeAmps() > 0 && bay.dischargeAmps() > 0)
-                        .map(bay ->
-                                new BayTime(
-                                        bay.name(),
-                                        freeAt.getOrDefault(bay.name(), now),
-                                        !freeAt.containsKey(bay.name())))
+                        .map(bay -> new BayTime(bay.name(), freeAt.getOrDefault(bay.name(), now)))
                         .toList();
         return Planner.plan(
                 jobs,

@@ -32,9 +32,7 @@ final class PlannerTest {
     private static final Shelf SHELF = new Shelf(1000, 7);
 
     private static List<BayTime> bays(int count) {
-        return IntStream.rangeClosed(1, count)
-                .mapToObj(i -> new BayTime("A · " + i, NOW, true))
-                .toList();
+        return IntStream.rangeClosed(1, count).mapToObj(i -> new BayTime("A · " + i, NOW)).toList();
     }
 
     private static List<Job> jobs(int bays, double... hours) {

@@ -45,6 +45,7 @@ final class BayBoard extends VBox {
     private List<Bay> shown = List.of();
     private List<BayPainter.View> views = List.of();
     private Map<String, Integer> drawn = Map.of();
+    private Map<String, String> done = Map.of();
 
     BayBoard(Desk desk, TestModel model) {
         this.desk = desk;
@@ -100,6 +101,8 @@ final class BayBoard extends VBox {
         if (getScene() == null) return;
         List<Bay> bays = model.bays();
         if (!bays.equals(shown)) arrange(bays);
+        // through every life line: only when something was logged, not with each sample
+        done = lastDone();
         refreshViews();
         surfaces.forEach(PlotSurface::repaint);
         long running = views.stream().filter(view -> view.run().isPresent()).count();
@@ -118,7 +121,6 @@ final class BayBoard extends VBox {
 
     private void refreshViews() {
         Map<String, LiveRun> runs = model.runs();
-        Map<String, String> done = lastDone();
         drawn = sizes(runs);
         List<BayPainter.View> all = new ArrayList<>();
         for (int i = 0; i < shown.size(); i++) {

@@ -67,12 +67,17 @@ public final class TestModel {
         bench =
                 Optional.of(
                         new TestBench(
-                                new DeskKeeper(desk, opened),
+                                keeper(opened),
                                 finished -> Background.tell(() -> tell(finished)),
                                 trouble -> Background.tell(() -> desk.say(trouble))));
         bench.get().onKept(() -> Background.tell(() -> kept.set(kept.get() + 1)));
         connectAll();
         onState();
+    }
+
+    /// Facts go through the desk, so that every view hears of them.
+    private Keeper keeper(Logbook opened) {
+        return Keeper.of(opened, (words, facts) -> desk.logFrom(opened, words, facts));
     }
 
     private void end() {
@@ -364,7 +369,7 @@ public final class TestModel {
     /// Reads something of the workshop file away from the UI thread.
     void withKeeper(KeeperWork work, Runnable onDone) {
         book.ifPresent(opened -> {
-            Keeper keeper = new DeskKeeper(desk, opened);
+            Keeper keeper = keeper(opened);
             Callable<Boolean> call =
                     () -> {
                         work.on(keeper);

@@ -28,6 +28,18 @@ public interface Keeper {
 
     /// A keeper that writes into a workshop file.
     static Keeper of(Logbook book) {
+        return of(book, book::log);
+    }
+
+    /// Logs facts as one act, and returns when they are on the disk.
+    interface FactLog {
+        /// @throws LogbookException when they could not be written
+        void log(String words, List<? extends Fact> facts) throws LogbookException;
+    }
+
+    /// A keeper that writes into a workshop file, but for facts, which go where others hear of
+    /// them.
+    static Keeper of(Logbook book, FactLog facts) {
         return new Keeper() {
             @Override
             public WorkshopState state() {
@@ -35,8 +47,8 @@ public interface Keeper {
             }
 
             @Override
-            public void log(String words, List<? extends Fact> facts) throws LogbookException {
-                book.log(words, facts);
+            public void log(String words, List<? extends Fact> logged) throws LogbookException {
+                facts.log(words, logged);
             }
 
             @Override
