@@ -29,6 +29,7 @@ import pentacell.core.measure.HeatLadder;
 import pentacell.core.measure.HoldShelf;
 import pentacell.core.measure.OpenRun;
 import pentacell.desktop.frame.Settings;
+import pentacell.instruments.protocol.Ask.FaultKind;
 import pentacell.instruments.simulated.StandInCells;
 
 /// The Test station, handled as a person does: ids typed, results read.
@@ -84,7 +85,8 @@ final class TestStationTest {
     @Test
     void eightCellsAreLoadedByTypingTheirIdsAndTheirResultsAreLogged() throws Exception {
         List<CellId> cells = eight();
-        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), clockAt(600))) {
+        try (BenchFixture ui =
+                BenchFixture.open(folder.resolve("bench.pentacell"), clockAt(10_000))) {
             ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
             ui.await("cells are known", () -> ui.state().cells().size() == 8);
             ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
@@ -93,8 +95,11 @@ final class TestStationTest {
             ui.await("a charger stands there", () -> ui.state().instruments().size() == 1);
             ui.click("#test-bays");
             ui.await("the plan is made", () -> ui.bench.test().model().canLoad(cells.get(0)));
+            // the contact of the second bay is lost for a moment, on demand
+            ui.robot.interact(
+                    () -> ui.bench.test().model().practise(2, FaultKind.CONTACT_BLIP, 3000));
             for (CellId cell : cells) {
-                ui.enter(cell.text());
+                ui.enter("b%d %s".formatted(cells.indexOf(cell) + 1, cell));
                 ui.await(
                         cell + " is in a bay",
                         () ->
@@ -102,11 +107,7 @@ final class TestStationTest {
                                                 .anyMatch(
                                                         e -> e.fact() instanceof RunFact.RunStarted)
                                         && field(ui).getText().isEmpty());
-                // the contact of the second bay is lost for a moment, on demand
-                if (cell.equals(cells.get(1)))
-                    ui.robot.interact(() -> ui.bench.test().model().loseContact(cell, 3000));
             }
-            ui.robot.interact(() -> ui.bench.test().model().setSpeed(10_000));
             ui.await(
                     "all are done",
                     () ->

@@ -46,6 +46,17 @@ public sealed interface Fact {
     /// An instrument was taken off the bench.
     record InstrumentRemoved(String name) implements Fact {}
 
+    /// A bay was set aside, or taken into use again.
+    ///
+    /// @param bay its name, such as `Charger A · 2`
+    record BayUseSet(String bay, BayUse use) implements Fact {}
+
+    /// Whether a bay is used.
+    enum BayUse {
+        IN_USE,
+        ASIDE
+    }
+
     /// The hours were stated in which somebody is there to swap cells.
     record BenchHoursSet(BenchHours hours) implements Fact {}
 

@@ -31,6 +31,7 @@ public final class WorkshopState {
     private final BenchHours benchHours;
     private final Map<String, Tray> trays;
     private final Map<String, Pack> packs;
+    private final Set<String> baysAside;
     private final Set<String> importedFiles;
     private final Map<Place, CellId> places;
 
@@ -48,6 +49,7 @@ public final class WorkshopState {
         benchHours = fold.benchHours;
         trays = Collections.unmodifiableMap(fold.trays);
         packs = Collections.unmodifiableMap(fold.packs);
+        baysAside = Collections.unmodifiableSet(fold.baysAside);
         importedFiles = Collections.unmodifiableSet(fold.importedFiles);
         Map<Place, CellId> byPlace = HashMap.newHashMap(cells.size());
         for (Cell cell : cells.values())
@@ -178,6 +180,11 @@ public final class WorkshopState {
         return Optional.ofNullable(places.get(place));
     }
 
+    /// Names of the bays that are set aside.
+    public Set<String> baysAside() {
+        return baysAside;
+    }
+
     /// Whether a file with this fingerprint was taken in before.
     public boolean wasImported(String sha256) {
         return importedFiles.contains(sha256);
@@ -207,6 +214,7 @@ public final class WorkshopState {
         private BenchHours benchHours = BenchHours.USUAL;
         private final Map<String, Tray> trays = new LinkedHashMap<>();
         private final Map<String, Pack> packs = new LinkedHashMap<>();
+        private final Set<String> baysAside = new HashSet<>();
         private final Set<String> importedFiles = new HashSet<>();
 
         private Fold() {}
@@ -222,6 +230,7 @@ public final class WorkshopState {
             benchHours = state.benchHours;
             trays.putAll(state.trays);
             packs.putAll(state.packs);
+            baysAside.addAll(state.baysAside);
             importedFiles.addAll(state.importedFiles);
         }
 
@@ -248,6 +257,10 @@ public final class WorkshopState {
                     case Fact.InstrumentAdded added ->
                             instruments.put(added.instrument().name(), added.instrument());
                     case Fact.InstrumentRemoved removed -> instruments.remove(removed.name());
+                    case Fact.BayUseSet set -> {
+                        if (set.use() == Fact.BayUse.ASIDE) baysAside.add(set.bay());
+                        else baysAside.remove(set.bay());
+                    }
                     case Fact.BenchHoursSet set -> benchHours = set.hours();
                     case Fact.NewCellPriced priced -> newCellPrice = Optional.of(priced);
                     case Fact.TrayAdded added -> trays.put(added.tray().name(), added.tray());

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.fact.Cell;
@@ -96,6 +97,14 @@ public record HoldShelf(List<Row> rows, int places) {
     /// The cells still lying.
     public List<Row> open() {
         return rows.stream().filter(row -> row.test().isOpen()).toList();
+    }
+
+    /// The cell that is to be read first; empty when none waits for a reading.
+    public Optional<CellId> nextDue() {
+        return rows.stream()
+                .filter(row -> row.test().dueAt().isPresent())
+                .map(row -> row.test().cell().id())
+                .findFirst();
     }
 
     /// How many more cells there is room for; never under 0.

@@ -6,6 +6,8 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
+import java.util.stream.LongStream;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.Cell.Fate;
 import pentacell.core.fact.Cell.LifeLineEntry;
@@ -49,11 +51,17 @@ public record OpenRun(Cell cell, String run, String bay, String programme, Insta
     }
 
     /// A name for the next run of a cell, unlike all it had.
-    public static String nextName(Cell cell) {
+    ///
+    /// @param isTaken whether a name was used by a run of which the life line no longer tells
+    public static String nextName(Cell cell, Predicate<String> isTaken) {
         long had =
                 cell.lifeLine().stream()
                         .filter(entry -> entry.fact() instanceof RunFact.RunStarted)
                         .count();
-        return cell.id().text() + "#" + (had + 1);
+        return LongStream.iterate(had + 1, number -> number + 1)
+                .mapToObj(number -> cell.id().text() + "#" + number)
+                .filter(isTaken.negate())
+                .findFirst()
+                .orElseThrow();
     }
 }

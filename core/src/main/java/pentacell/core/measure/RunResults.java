@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.fact.Cell;
@@ -87,13 +88,7 @@ public final class RunResults {
                                     gain,
                                     figures.repeatability());
                     if (!standard.shares().isEmpty())
-                        facts.add(
-                                new RunFact.CapacityCorrected(
-                                        cell.id(),
-                                        run,
-                                        round(standard.milliampHours(), 10),
-                                        round(standard.uncertaintyMilliampHours(), 10),
-                                        standard.shares()));
+                        facts.add(corrected(cell.id(), run, standard));
                 });
         // a reference cell is logged as read, or the next comparison would find nothing
         double contact =
@@ -134,6 +129,15 @@ public final class RunResults {
         if (end == RunEnd.DONE && endsFull(analysis))
             facts.add(new RunFact.HoldBegan(cell.id(), holdDays(state, cell, chemistry)));
         return new Results(analysis, facts);
+    }
+
+    static RunFact.CapacityCorrected corrected(CellId cell, String run, Standardised standard) {
+        return new RunFact.CapacityCorrected(
+                cell,
+                run,
+                round(standard.milliampHours(), 10),
+                round(standard.uncertaintyMilliampHours(), 10),
+                standard.shares());
     }
 
     private static TestConditions conditions(

@@ -16,6 +16,7 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.fact.Cell;
 import pentacell.core.intake.Instruction;
+import pentacell.core.intake.WaitingForTest;
 import pentacell.core.judgement.Judged;
 import pentacell.core.school.TestPolicy;
 
@@ -40,16 +41,18 @@ public final class TestProgramme {
 
     private TestProgramme() {}
 
-    /// The programme for a cell that waits, in a bay.
+    /// The programme for a cell that waits, in a bay. A bay that cannot charge discharges what was
+    /// filled elsewhere.
     ///
-    /// @param instruction how it is charged
+    /// @param askedAmps discharge current a person asks for, in A; taken as far as model and bay
+    ///   allow
     public static Programme of(
-            Cell cell,
+            WaitingForTest waiting,
             Optional<CellModel> model,
-            Chemistry chemistry,
-            Instruction instruction,
             TestPolicy policy,
-            Bay bay) {
+            Bay bay,
+            OptionalDouble askedAmps) {
+        Chemistry chemistry = waiting.chemistry();
         OptionalDouble rated =
                 model.map(known -> OptionalDouble.of(known.ratedMinimumMilliampHours()))
                         .orElse(OptionalDouble.empty());
@@ -58,16 +61,14 @@ public final class TestProgramme {
                         chemistry.chargeLimitVolts(),
                         model.map(known -> known.limits().chargeVolts())
                                 .orElse(chemistry.chargeLimitVolts()));
-        double chargeAmps = usualChargeAmps(model, bay);
-        double dischargeAmps = dischargeAmps(cell, model, rated, policy, bay);
-        double cutoff = Math.min(policy.cutoffAmps(), chargeAmps / 2);
+        double dischargeAmps = dischargeAmps(waiting.cell(), model, rated, policy, bay, askedAmps);
+        Optional<Charge> charge = charge(model, full, policy, bay);
         List<Stage> stages = new ArrayList<>();
-        if (instruction.slowUntilVolts().isPresent()) {
-            double slow = Math.min(instruction.chargeAmps().orElse(chargeAmps), bay.chargeAmps());
-            stages.add(new Charge(slow, instruction.slowUntilVolts().getAsDouble(), slow));
+        if (charge.isPresent()) {
+            slowCharge(waiting.instruction(), charge.get(), bay).ifPresent(stages::add);
+            stages.add(charge.get());
+            stages.add(new Rest(Math.max(60, 60 * policy.restMinutes())));
         }
-        stages.add(new Charge(chargeAmps, full, cutoff));
-        stages.add(new Rest(Math.max(60, 60 * policy.restMinutes())));
         // off the steep top of the curve, so that the charge a pulse takes is not seen as
         // resistance
         stages.add(
@@ -86,9 +87,23 @@ public final class TestProgramme {
         stages.add(new Rest(SHORT_REST_SECONDS));
         stages.add(new Programme.Discharge(dischargeAmps, policy.endVolts(chemistry)));
         stages.add(new Rest(RECOVERY_SECONDS));
-        stages.add(new Charge(chargeAmps, full, cutoff));
+        charge.ifPresent(stages::add);
         return new Programme(
                 stages, SAMPLE_SECONDS, new Limits(full + 0.05, 0.5, MOST_CELSIUS, MOST_SECONDS));
+    }
+
+    /// A usual charge; empty in a bay that cannot charge.
+    private static Optional<Charge> charge(
+            Optional<CellModel> model, double full, TestPolicy policy, Bay bay) {
+        if (bay.chargeAmps() == 0) return Optional.empty();
+        double amps = usualChargeAmps(model, bay);
+        return Optional.of(new Charge(amps, full, Math.min(policy.cutoffAmps(), amps / 2)));
+    }
+
+    private static Optional<Charge> slowCharge(Instruction instruction, Charge usual, Bay bay) {
+        if (instruction.slowUntilVolts().isEmpty()) return Optional.empty();
+        double slow = Math.min(instruction.chargeAmps().orElse(usual.amps()), bay.chargeAmps());
+        return Optional.of(new Charge(slow, instruction.slowUntilVolts().getAsDouble(), slow));
     }
 
     /// The charging current of a usual charge: 1 A or 0.5 C, whichever is less, and what the model
@@ -109,11 +124,18 @@ public final class TestProgramme {
             Optional<CellModel> model,
             OptionalDouble rated,
             TestPolicy policy,
-            Bay bay) {
+            Bay bay,
+            OptionalDouble askedAmps) {
         double amps = Math.min(policy.dischargeAmps(rated), bay.dischargeAmps());
         amps = Math.min(amps, model.map(known -> known.limits().dischargeAmps()).orElse(amps));
         Judged<HeatLadder.Rung> heat = HeatLadder.judge(cell);
-        return heat.verdict() == HeatLadder.Rung.AGAIN_AT_LESS ? amps / 2 : amps;
+        boolean isHot = heat.verdict() == HeatLadder.Rung.AGAIN_AT_LESS;
+        if (isHot) amps /= 2;
+        if (askedAmps.isEmpty()) return amps;
+        // a person may ask for more than the school does, but not of a cell that became hot
+        double most = Math.min(bay.dischargeAmps(), isHot ? amps : Double.MAX_VALUE);
+        most = Math.min(most, model.map(known -> known.limits().dischargeAmps()).orElse(most));
+        return Math.min(askedAmps.getAsDouble(), most);
     }
 
     /// 0.2 It for 10 s, then 1 It for 1 s (IEC 61960-3, from memory), as far as the bay goes; the

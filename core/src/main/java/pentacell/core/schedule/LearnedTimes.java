@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.hipparchus.stat.descriptive.rank.Median;
 import pentacell.core.bay.Bay;
 import pentacell.core.bay.Instrument;
@@ -17,6 +18,7 @@ import pentacell.core.fact.RunFact;
 import pentacell.core.fact.RunFact.RunEnd;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.intake.Instruction;
+import pentacell.core.intake.WaitingForTest;
 import pentacell.core.measure.TestProgramme;
 import pentacell.core.school.IntakeVerdict;
 
@@ -76,13 +78,17 @@ public final class LearnedTimes {
         Chemistry chemistry = model.map(CellModel::chemistry).orElse(Chemistry.NMC);
         return PhaseTimes.seconds(
                 TestProgramme.of(
-                        cell,
+                        new WaitingForTest(
+                                cell,
+                                chemistry,
+                                Instruction.of(
+                                        IntakeVerdict.NORMAL,
+                                        model,
+                                        state.schools().bands(chemistry))),
                         model,
-                        chemistry,
-                        Instruction.of(
-                                IntakeVerdict.NORMAL, model, state.schools().bands(chemistry)),
                         state.schools().test(),
-                        bay),
+                        bay,
+                        OptionalDouble.empty()),
                 chemistry,
                 cell.firstVolts().orElse(chemistry.nominalVolts()),
                 PhaseTimes.USUAL_SHARE_OF_RATING

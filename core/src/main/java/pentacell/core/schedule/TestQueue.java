@@ -16,6 +16,7 @@ import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.circuit.RestCurve;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.intake.Instruction;
@@ -29,6 +30,9 @@ import pentacell.core.school.IntakeVerdict;
 
 /// What waits for the bays of a workshop, and the plan for it.
 public final class TestQueue {
+    /// A cell resting this full needs no charge before its capacity is measured.
+    private static final double FULL_SHARE = 0.97;
+
     private final WorkshopState state;
     private final LearnedTimes learned;
     private final List<WaitingForTest> waiting;
@@ -89,13 +93,25 @@ public final class TestQueue {
 
     /// The programme of a waiting cell in a bay.
     public Programme programme(WaitingForTest cell, Bay bay) {
+        return programme(cell, bay, OptionalDouble.empty());
+    }
+
+    /// The programme of a waiting cell in a bay with a discharge current a person asks for, in A.
+    public Programme programme(WaitingForTest cell, Bay bay, OptionalDouble askedAmps) {
         return TestProgramme.of(
-                cell.cell(),
-                state.modelOf(cell.cell()),
-                cell.chemistry(),
-                cell.instruction(),
-                state.schools().test(),
-                bay);
+                cell, state.modelOf(cell.cell()), state.schools().test(), bay, askedAmps);
+    }
+
+    /// Whether a bay can measure the capacity of a waiting cell: one that only discharges can when
+    /// the cell stands full.
+    public boolean suits(WaitingForTest cell, Bay bay) {
+        if (state.baysAside().contains(bay.name())) return false;
+        boolean onlyDischarges = bay.chargeAmps() == 0 && bay.dischargeAmps() > 0;
+        return bay.canTest(cell.chemistry()) || onlyDischarges && standsFull(cell);
+    }
+
+    private static boolean standsFull(WaitingForTest cell) {
+        return RestCurve.of(cell.chemistry()).share(cell.cell().volts().orElse(0)) >= FULL_SHARE;
     }
 
     /// How long a waiting cell's test takes in a bay, by prediction and past runs.
@@ -143,7 +159,7 @@ public final class TestQueue {
             Set<String> failed,
             List<Bay> more) {
         List<Bay> usable = new ArrayList<>(bays());
-        usable.removeIf(bay -> failed.contains(bay.name()));
+        usable.removeIf(bay -> failed.contains(bay.name()) || bay.dischargeAmps() == 0);
         usable.addAll(more);
         List<Job> jobs = new ArrayList<>();
         for (WaitingForTest each : waiting) {
@@ -151,7 +167,7 @@ public final class TestQueue {
             // bays of one instrument are alike: predicted once
             Map<String, Duration> byKind = new HashMap<>();
             for (Bay bay : usable)
-                if (bay.canTest(each.chemistry()))
+                if (suits(each, bay))
                     durations.put(
                             bay.name(),
                             byKind.computeIfAbsent(
@@ -161,7 +177,6 @@ public final class TestQueue {
         }
         List<BayTime> times =
                 usable.stream()
-                        .filter(bay -> bay.chargeAmps() > 0 && bay.dischargeAmps() > 0)
                         .map(bay -> new BayTime(bay.name(), freeAt.getOrDefault(bay.name(), now)))
                         .toList();
         return Planner.plan(

@@ -14,26 +14,6 @@ import pentacell.core.school.TestPolicy;
 
 /// Capacities carried over to standard conditions (1 A to 3.0 V from 4.2 V).
 final class StandardiseTest {
-    /// A cell of 100 mΩ whose open circuit voltage falls 1 V an Ah from 4.2 V, so that every
-    /// correction has a closed form.
-    private static SampleLog log(double amps, double endVolts, double chargeVolts) {
-        Logs logs =
-                new Logs()
-                        .stretch(600, 10, 0.05, t -> chargeVolts)
-                        .stretch(900, 10, 0, t -> chargeVolts)
-                        .stretch(10, 1, -1, t -> chargeVolts - 0.1)
-                        .stretch(60, 10, 0, t -> chargeVolts);
-        int seconds = 0;
-        double start = logs.log().seconds(logs.log().size() - 1) + 10;
-        while (true) {
-            double volts = chargeVolts - amps * seconds / 3600.0 - 0.1 * amps;
-            logs.sample(start + seconds, volts, -amps);
-            if (volts <= endVolts) break;
-            seconds += 5;
-        }
-        return logs.log();
-    }
-
     private static Standardised standardised(SampleLog log, double endVolts, double gain) {
         return Standardise.capacity(
                 log,
@@ -47,7 +27,7 @@ final class StandardiseTest {
 
     @Test
     void atStandardConditionsNothingChanges() {
-        Standardised same = standardised(log(1, 3.0, 4.2), 3.0, 1);
+        Standardised same = standardised(Logs.falling(1, 3.0, 4.2), 3.0, 1);
         assertTrue(same.shares().isEmpty(), () -> same.toString());
         assertEquals(1100, same.milliampHours(), 2);
         assertEquals(11, same.uncertaintyMilliampHours(), 0.1);
@@ -57,20 +37,20 @@ final class StandardiseTest {
     @ParameterizedTest
     @CsvSource({"0.5, 2.8", "0.5, 3.0", "1, 2.8", "2, 2.8", "0.2, 2.5"})
     void otherRatesAndEndsComeToTheSame(double amps, double endVolts) {
-        Standardised carried = standardised(log(amps, endVolts, 4.2), endVolts, 1);
+        Standardised carried = standardised(Logs.falling(amps, endVolts, 4.2), endVolts, 1);
         assertEquals(1100, carried.milliampHours(), 3, carried::toString);
     }
 
     @Test
     void aBayThatReadsHighIsBroughtDown() {
-        Standardised carried = standardised(log(1, 3.0, 4.2), 3.0, 1 / 1.03);
+        Standardised carried = standardised(Logs.falling(1, 3.0, 4.2), 3.0, 1 / 1.03);
         assertEquals(1100 / 1.03, carried.milliampHours(), 2);
         assertEquals(Correction.BAY_GAIN, carried.shares().get(0).correction());
     }
 
     @Test
     void aCellChargedToLessLacksAFewPercent() {
-        SampleLog log = log(1, 3.0, 4.16);
+        SampleLog log = Logs.falling(1, 3.0, 4.16);
         Standardised carried = standardised(log, 3.0, 1);
         double raw =
                 Analyse.log(log, AnalysisSettings.NONE.endingAt(3.0))

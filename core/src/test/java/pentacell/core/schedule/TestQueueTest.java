@@ -9,6 +9,7 @@ import java.time.LocalDateTime;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -167,11 +168,72 @@ final class TestQueueTest {
         assertTrue(programme.words().contains("to 2.50"), programme.words());
     }
 
+    @Test
+    void aVoltageAloneBelongsToTheCellDueOnTheShelf() {
+        CellId due = new CellId("HB03-02");
+        BenchLine line = BenchLine.read("4.172", workshop(2).state(), Optional.of(due));
+        assertEquals("", line.trouble());
+        assertEquals(Optional.of(due), line.cell());
+        assertEquals(
+                Optional.of(new CellId("HB03-01")),
+                BenchLine.read("HB03-01 4.172", workshop(2).state(), Optional.of(due)).cell());
+    }
+
+    @Test
+    void aBaySetAsideIsLeftOutOfThePlanUntilItIsUsedAgain() {
+        Journal journal = workshop(8);
+        LocalDateTime usual = plan(journal, Set.of(), List.of()).finish().orElseThrow();
+        journal.log(new Fact.BayUseSet("Charger A · 2", Fact.BayUse.ASIDE));
+        TestPlan without = plan(journal, Set.of(), List.of());
+        assertTrue(without.nextFor("Charger A · 2").isEmpty());
+        assertTrue(without.finish().orElseThrow().isAfter(usual));
+        journal.log(new Fact.BayUseSet("Charger A · 2", Fact.BayUse.IN_USE));
+        assertEquals(usual, plan(journal, Set.of(), List.of()).finish().orElseThrow());
+    }
+
+    @Test
+    void aLoadThatCannotChargeTakesCellsThatStandFull() {
+        Bay load = new Bay("Load A", 1, 0, 5, Set.of());
+        Journal journal = workshop(2);
+        TestQueue queue = TestQueue.of(journal.state());
+        assertFalse(queue.suits(queue.waiting().get(0), load), "3.6 V is not full");
+        journal.log(new CellFact.VoltageRead(new CellId("HB03-01"), 4.18));
+        TestQueue later = TestQueue.of(journal.state());
+        WaitingForTest full = later.waiting(new CellId("HB03-01")).orElseThrow();
+        assertTrue(later.suits(full, load));
+        Programme programme = later.programme(full, load);
+        assertTrue(
+                programme.stages().stream().noneMatch(Programme.Charge.class::isInstance),
+                programme.words());
+        assertEquals(1.0, dischargeAmps(programme));
+        // a charger full of others: the load alone still tests the full cell
+        TestPlan plan =
+                later.plan(NOW, Map.of(), Set.of("Charger A · 1", "Charger A · 2"), List.of(load));
+        assertEquals(
+                List.of(full.cell().id()), plan.planned().stream().map(Planned::cell).toList());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.25, 0.25", "0.8, 0.8", "9, 1"})
+    void aCurrentAPersonAsksForIsTakenAsFarAsTheBayGoes(double asked, double taken) {
+        TestQueue queue = TestQueue.of(workshop(1).state());
+        Programme programme =
+                queue.programme(
+                        queue.waiting().get(0),
+                        bays("Charger A", 1, 1).get(0),
+                        OptionalDouble.of(asked));
+        assertEquals(taken, dischargeAmps(programme), 1e-9);
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             value = {
                 "hb03-01            | LOAD | HB03-01 |   |       |",
+                "hb03-01 0,5A       | LOAD | HB03-01 |   |       |",
+                "b2 HB03-01 1.5a    | LOAD | HB03-01 | 2 |       |",
+                "HB03-01 50A        | LOAD | HB03-01 |   |       | 0.05 to 20 A",
+                "stop b2 1A         | STOP |         | 2 |       | belongs to a cell",
                 "b2 HB03-01         | LOAD | HB03-01 | 2 |       |",
                 "HB03-01 B2         | LOAD | HB03-01 | 2 |       |",
                 "b2                 | LOAD |         | 2 |       |",
@@ -191,7 +253,7 @@ final class TestQueueTest {
             Integer bay,
             Double volts,
             String trouble) {
-        BenchLine line = BenchLine.read(text, workshop(2).state());
+        BenchLine line = BenchLine.read(text, workshop(2).state(), Optional.empty());
         assertEquals(act, line.act());
         assertEquals(cell, line.cell().map(CellId::text).orElse(null));
         assertEquals(bay, line.bay().isPresent() ? Integer.valueOf(line.bay().getAsInt()) : null);

@@ -20,9 +20,11 @@ final class RunWords {
                             .formatted(
                                     Quantity.CAPACITY.number(corrected.milliampHours()),
                                     Quantity.CAPACITY.text(corrected.uncertaintyMilliampHours()),
-                                    corrected.shares().stream()
-                                            .map(RunWords::share)
-                                            .collect(Collectors.joining(", ")));
+                                    corrected.shares().isEmpty()
+                                            ? "as measured"
+                                            : corrected.shares().stream()
+                                                    .map(RunWords::share)
+                                                    .collect(Collectors.joining(", ")));
             case RunFact.HeatSeen heat ->
                     "%s warmer at %s"
                             .formatted(

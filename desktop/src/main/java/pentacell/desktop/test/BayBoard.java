@@ -131,6 +131,7 @@ final class BayBoard extends VBox {
                             i + 1,
                             bay,
                             model.link(bay.instrument()),
+                            desk.state().baysAside().contains(bay.name()),
                             run,
                             Optional.ofNullable(done.get(bay.name())),
                             model.plan().flatMap(plan -> plan.nextFor(bay.name())),
@@ -230,7 +231,7 @@ final class BayBoard extends VBox {
         if (model.link(bay.instrument()).simulated())
             for (FaultKind fault : FaultKind.values()) {
                 MenuItem item = new MenuItem("For practice: " + FaultWords.of(fault));
-                item.setOnAction(chosen -> model.practise(bay, fault));
+                item.setOnAction(chosen -> model.practise(index + 1, fault, 1));
                 menu.getItems().add(item);
             }
         return menu;

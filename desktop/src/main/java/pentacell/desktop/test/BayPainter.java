@@ -34,6 +34,7 @@ final class BayPainter {
             int number,
             Bay bay,
             LinkState link,
+            boolean isAside,
             Optional<LiveRun> run,
             Optional<String> last,
             Optional<Planned> next,
@@ -64,9 +65,9 @@ final class BayPainter {
                 0.6 * em,
                 0.9 * em,
                 "b" + view.number() + "  " + view.bay().name());
-        if (!view.link().connected()) {
-            pen.text(Hue.STOP, 0.85, true, Anchor.RIGHT, width - 0.6 * em, 0.9 * em, "■ no line");
-        }
+        String trouble = view.isAside() ? "set aside" : view.link().isLost() ? "■ no line" : "";
+        if (!trouble.isEmpty())
+            pen.text(Hue.STOP, 0.85, true, Anchor.RIGHT, width - 0.6 * em, 0.9 * em, trouble);
         if (view.run().isPresent()) running(view, view.run().get(), pen, width, height);
         else idle(view, pen, height);
     }

@@ -5,9 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
@@ -15,14 +13,13 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import pentacell.core.bay.BenchHours;
+import pentacell.core.bay.Bay;
 import pentacell.core.bay.Instrument;
 import pentacell.core.cell.CellId;
 import pentacell.core.fact.Fact;
 import pentacell.core.fact.RunFact;
 import pentacell.core.measure.InstrumentFigures;
 import pentacell.core.measure.InstrumentFigures.BayFigures;
-import pentacell.core.school.TestPolicy;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.WhenShown;
@@ -38,13 +35,10 @@ final class BenchPane extends VBox {
     private final TestModel model;
     private final TableView<Row> table = new TableView<>();
     private final Label figures = new Label();
-    private final ComboBox<Integer> speed = new ComboBox<>();
-    private final ComboBox<String> school = new ComboBox<>();
-    private final TextField from = new TextField();
-    private final TextField until = new TextField();
     private final TextField address = new TextField();
-    private final TextField folder = new TextField();
     private final Label remark = new Label();
+    private final BenchSettings settings;
+    private final Recorrect recorrect;
 
     /// A bay of an instrument in the table.
     private record Row(
@@ -106,61 +100,24 @@ final class BenchPane extends VBox {
         reference.setOnAction(pressed -> chooseReference());
         figures.setId("instrument-figures");
         figures.setWrapText(true);
-        folder.setPromptText("a folder logs come into");
-        folder.setId("watched-folder");
-        folder.setPrefColumnCount(24);
-        logs.folder().ifPresent(path -> folder.setText(path.toString()));
-        folder.setOnAction(enter -> {
-            logs.watch(folder.getText());
-            desk.say(
-                    folder.getText().isBlank()
-                            ? "No folder is watched."
-                            : "Logs that come into " + folder.getText() + " are taken in.");
-        });
         remark.setId("bench-remark");
-        getChildren().addAll(add, simulated, settings(), table, reference, figures, remark);
+        remark.setWrapText(true);
+        settings = new BenchSettings(desk, model, logs, remark::setText);
+        settings.setPrefWrapLength(WRAP);
+        settings.getChildren().addFirst(BenchSettings.captioned("Instrument", address));
+        recorrect = new Recorrect(desk, model, remark::setText);
+        Button aside = new Button("Set bay aside, or take it again");
+        aside.setId("bay-aside");
+        aside.setOnAction(pressed -> setAside());
+        FlowPane acts = new FlowPane(aside, reference, recorrect.button());
+        acts.getStyleClass().add("extras");
+        acts.setPrefWrapLength(WRAP);
+        getChildren().addAll(add, simulated, settings, table, acts, figures, remark);
         WhenShown.run(this, desk.stateProperty(), this::show);
         model.changesProperty()
                 .subscribe(count -> {
                     if (getScene() != null) show();
                 });
-    }
-
-    private Node settings() {
-        speed.setId("stand-in-speed");
-        speed.getItems().setAll(TestModel.SPEEDS);
-        speed.setValue(model.speed());
-        speed.setOnAction(chosen -> {
-            if (speed.getValue() != null) model.setSpeed(speed.getValue());
-        });
-        school.setId("test-school");
-        school.getItems().setAll(TestPolicy.SHIPPED.stream().map(TestPolicy::name).toList());
-        school.setOnAction(chosen -> chooseSchool());
-        from.setId("hours-from");
-        until.setId("hours-until");
-        for (TextField field : List.of(from, until)) {
-            field.setPrefColumnCount(3);
-            field.setOnAction(enter -> setHours());
-        }
-        FlowPane row = new FlowPane();
-        row.getStyleClass().add("form-fields");
-        row.setPrefWrapLength(WRAP);
-        row.getChildren()
-                .addAll(
-                        captioned("Instrument", address),
-                        captioned("Stand-ins' clock ×", speed),
-                        captioned("Standard conditions", school),
-                        captioned("There from (h)", from),
-                        captioned("until (h)", until),
-                        captioned("Watched folder", folder));
-        return row;
-    }
-
-    private static Node captioned(String caption, Node field) {
-        Label label = new Label(caption);
-        label.setLabelFor(field);
-        label.getStyleClass().add("caption");
-        return new VBox(label, field);
     }
 
     private void column(String title, double width, Function<Row, String> value) {
@@ -180,7 +137,7 @@ final class BenchPane extends VBox {
                                                 new Row(
                                                         instrument.name(),
                                                         bay.name(),
-                                                        words(instrument),
+                                                        words(instrument, bay),
                                                         Quantity.CURRENT.number(bay.chargeAmps())
                                                                 + " / "
                                                                 + Quantity.CURRENT.number(
@@ -203,16 +160,11 @@ final class BenchPane extends VBox {
                         + (known.repeats() == 0
                                 ? " (common practice, until there are repeats)."
                                 : " (from %d repeats).".formatted(known.repeats())));
-        school.setValue(desk.state().schools().test().name());
-        BenchHours.Span span =
-                desk.state().benchHours().days().values().stream()
-                        .findFirst()
-                        .orElse(new BenchHours.Span(8, 22));
-        if (!from.isFocused()) from.setText(String.valueOf(span.from()));
-        if (!until.isFocused()) until.setText(String.valueOf(span.until()));
+        settings.show();
     }
 
-    private String words(Instrument instrument) {
+    private String words(Instrument instrument, Bay bay) {
+        if (desk.state().baysAside().contains(bay.name())) return "set aside";
         LinkState link = model.link(instrument.name());
         String who =
                 instrument.isSimulated() ? "stand-in, ×" + model.speed() : instrument.address();
@@ -247,18 +199,21 @@ final class BenchPane extends VBox {
         }
         String name = text.substring(0, space).strip();
         String at = text.substring(space + 1);
-        model.ask(
-                name,
-                at,
-                bays -> {
-                    remark.setText("");
-                    address.clear();
-                    desk.log(
-                            "Add " + name,
-                            List.of(new Fact.InstrumentAdded(new Instrument(name, at, bays))),
-                            () -> desk.say(name + " stands on the bench."));
-                },
-                remark::setText);
+        model.bench()
+                .ask(
+                        name,
+                        at,
+                        bays -> {
+                            remark.setText("");
+                            address.clear();
+                            desk.log(
+                                    "Add " + name,
+                                    List.of(
+                                            new Fact.InstrumentAdded(
+                                                    new Instrument(name, at, bays))),
+                                    () -> desk.say(name + " stands on the bench."));
+                        },
+                        remark::setText);
     }
 
     private void remove() {
@@ -281,6 +236,23 @@ final class BenchPane extends VBox {
                 () -> desk.say(row.instrument() + " is off the bench."));
     }
 
+    private void setAside() {
+        Row row = table.getSelectionModel().getSelectedItem();
+        if (row == null) {
+            remark.setText("Choose the bay in the table first.");
+            return;
+        }
+        boolean isAside = desk.state().baysAside().contains(row.bay());
+        String words = row.bay() + (isAside ? " is used again" : " is set aside");
+        remark.setText("");
+        desk.log(
+                words,
+                List.of(
+                        new Fact.BayUseSet(
+                                row.bay(), isAside ? Fact.BayUse.IN_USE : Fact.BayUse.ASIDE)),
+                () -> desk.say(words + (isAside ? "." : "; the plan does without it.")));
+    }
+
     private void chooseReference() {
         Optional<CellId> cell = desk.selectedProperty().get();
         if (cell.isEmpty()) {
@@ -295,36 +267,5 @@ final class BenchPane extends VBox {
                                 cell.get(),
                                 already ? RunFact.Reference.NO : RunFact.Reference.YES)),
                 () -> remark.setText(""));
-    }
-
-    private void chooseSchool() {
-        TestPolicy.SHIPPED.stream()
-                .filter(policy -> policy.name().equals(school.getValue()))
-                .filter(policy -> !policy.equals(desk.state().schools().test()))
-                .findFirst()
-                .ifPresent(policy ->
-                        desk.log(
-                                "Test: " + policy.name(),
-                                List.of(new Fact.TestChosen(policy)),
-                                () -> desk.say("Standard conditions: " + policy.name())));
-    }
-
-    private void setHours() {
-        try {
-            BenchHours.Span span =
-                    new BenchHours.Span(
-                            Integer.parseInt(from.getText().strip()),
-                            Integer.parseInt(until.getText().strip()));
-            remark.setText("");
-            desk.log(
-                    "Somebody is there %d to %d h".formatted(span.from(), span.until()),
-                    List.of(new Fact.BenchHoursSet(BenchHours.everyDay(span))),
-                    () ->
-                            desk.say(
-                                    "Swaps are planned between %d and %d h."
-                                            .formatted(span.from(), span.until())));
-        } catch (IllegalArgumentException odd) {
-            remark.setText("Hours are two whole numbers, such as 8 and 22.");
-        }
     }
 }

@@ -139,11 +139,12 @@ final class CurvePane extends VBox {
                     && !sister.id().equals(cell.get().id())) lastRun(sister).ifPresent(runs::add);
         asked = run;
         Cell now = cell.get();
-        model.samples(
-                runs,
-                logs -> {
-                    if (asked.equals(run)) show(now, run.get(), logs);
-                });
+        model.bench()
+                .samples(
+                        runs,
+                        logs -> {
+                            if (asked.equals(run)) show(now, run.get(), logs);
+                        });
     }
 
     private void show(Cell cell, String run, Map<String, SampleLog> logs) {

@@ -15,6 +15,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import pentacell.core.cell.Place;
 import pentacell.core.fact.Fact;
 import pentacell.core.judgement.Reason;
 import pentacell.core.measure.HoldShelf;
@@ -59,6 +60,7 @@ final class HoldPane extends VBox {
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
         VBox.setVgrow(table, Priority.ALWAYS);
         column("Cell", 78, row -> row.test().cell().id().text());
+        column("Place", 78, row -> row.test().cell().place().map(Place::toString).orElse("–"));
         column("Due", 92, row -> due(row.test()));
         column(
                 "Verdict",

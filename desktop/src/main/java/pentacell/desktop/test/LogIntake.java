@@ -117,13 +117,13 @@ final class LogIntake {
     }
 
     private void take(RunLog log, CellId cell) {
-        List<RunResults.Results> results = new ArrayList<>();
-        model.withKeeper(
-                keeper -> results.add(LogImport.take(log, cell, keeper)),
-                () -> {
-                    desk.select(cell);
-                    desk.say(words(log, cell, results.get(0)));
-                });
+        model.bench()
+                .withKeeper(
+                        keeper -> LogImport.take(log, cell, keeper),
+                        results -> {
+                            desk.select(cell);
+                            desk.say(words(log, cell, results));
+                        });
     }
 
     private static String words(RunLog log, CellId cell, RunResults.Results results) {

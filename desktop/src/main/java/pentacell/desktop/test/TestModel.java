@@ -6,107 +6,119 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import pentacell.core.bay.Bay;
 import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.Chemistry;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.intake.WaitingForTest;
-import pentacell.core.measure.SampleLog;
+import pentacell.core.measure.HoldShelf;
 import pentacell.core.schedule.TestPlan;
 import pentacell.core.schedule.TestQueue;
 import pentacell.desktop.frame.Desk;
-import pentacell.desktop.kit.Background;
-import pentacell.instruments.bench.BenchException;
 import pentacell.instruments.bench.Finished;
-import pentacell.instruments.bench.InstrumentProbe;
-import pentacell.instruments.bench.Keeper;
 import pentacell.instruments.bench.LinkState;
 import pentacell.instruments.bench.LiveRun;
-import pentacell.instruments.bench.TestBench;
 import pentacell.instruments.protocol.Ask;
 import pentacell.instruments.simulated.StandIn;
-import pentacell.workshop.logbook.Logbook;
-import pentacell.workshop.logbook.LogbookException;
 
 /// What Test shows and does: the bench with its instruments, the queue, the plan.
 public final class TestModel {
     static final List<Integer> SPEEDS = List.of(1, 60, 600, 3600, 10_000);
 
     private final Desk desk;
-    private final Background working = new Background("bays");
-    private final StandIns standIns;
+    private final OpenBench bench;
     private final ReadOnlyIntegerWrapper changes = new ReadOnlyIntegerWrapper(0);
     private final ReadOnlyIntegerWrapper kept = new ReadOnlyIntegerWrapper(0);
-    private Optional<Logbook> book = Optional.empty();
-    private Optional<TestBench> bench = Optional.empty();
     private TestQueue queue = TestQueue.of(WorkshopState.empty());
     private Optional<TestPlan> plan = Optional.empty();
     private Optional<TestPlan> planWithMore = Optional.empty();
     private int bayInHand = 1;
+    private boolean shelfIsRead;
+    private Optional<CellId> dueOnShelf = Optional.empty();
     private Optional<Finished> lastFinished = Optional.empty();
 
     TestModel(Desk desk) {
         this.desk = desk;
-        standIns = new StandIns(desk);
-        desk.whileOpen(this::begin, this::end);
-        desk.stateProperty().subscribe(state -> onState());
+        bench = new OpenBench(desk, new Ear());
+        desk.whileOpen(
+                opened -> {
+                    bench.begin(opened);
+                    planAnew();
+                },
+                bench::end);
+        desk.stateProperty()
+                .subscribe(state -> {
+                    bench.followState();
+                    planAnew();
+                });
     }
 
-    private void begin(Logbook opened) {
-        book = Optional.of(opened);
-        standIns.begin(opened::state);
-        bench =
-                Optional.of(
-                        new TestBench(
-                                keeper(opened),
-                                finished -> Background.tell(() -> tell(finished)),
-                                trouble -> Background.tell(() -> desk.say(trouble))));
-        bench.get().onKept(() -> Background.tell(() -> kept.set(kept.get() + 1)));
-        connectAll();
-        onState();
+    /// Hears of the bench.
+    private final class Ear implements OpenBench.Heard {
+        @Override
+        public void finished(Finished finished) {
+            lastFinished = Optional.of(finished);
+            desk.say(FinishedWords.of(finished));
+            changed();
+        }
+
+        @Override
+        public void kept() {
+            kept.set(kept.get() + 1);
+        }
+
+        @Override
+        public void lineChanged() {
+            changed();
+            planAnew();
+        }
     }
 
-    /// Facts go through the desk, so that every view hears of them.
-    private Keeper keeper(Logbook opened) {
-        return Keeper.of(opened, (words, facts) -> desk.logFrom(opened, words, facts));
-    }
-
-    private void end() {
-        bench.ifPresent(TestBench::close);
-        bench = Optional.empty();
-        standIns.close();
-        book = Optional.empty();
-    }
-
-    private void onState() {
-        connectAll();
+    /// Plans anew, away from the UI thread.
+    private void planAnew() {
         WorkshopState state = desk.state();
         Map<String, LocalDateTime> busy = freeAt();
-        desk.compute(() -> Plans.of(state, now(), busy), this::planned);
+        Set<String> lost = lostBays(state);
+        desk.compute(() -> Plans.of(state, now(), busy, lost), this::planned);
+    }
+
+    /// Bays whose instrument does not answer.
+    private Set<String> lostBays(WorkshopState state) {
+        return state.instruments().values().stream()
+                .filter(instrument -> link(instrument.name()).isLost())
+                .flatMap(instrument -> instrument.bays().stream())
+                .map(Bay::name)
+                .collect(Collectors.toSet());
     }
 
     /// The queue and the plans for it.
-    private record Plans(TestQueue queue, TestPlan plan, TestPlan withMore) {
-        static Plans of(WorkshopState state, LocalDateTime now, Map<String, LocalDateTime> busy) {
+    private record Plans(
+            TestQueue queue, TestPlan plan, TestPlan withMore, Optional<CellId> dueOnShelf) {
+        static Plans of(
+                WorkshopState state,
+                LocalDateTime now,
+                Map<String, LocalDateTime> busy,
+                Set<String> lost) {
             TestQueue queue = TestQueue.of(state);
             return new Plans(
                     queue,
-                    queue.plan(now, busy, Set.of(), List.of()),
-                    queue.plan(now, busy, Set.of(), StandIn.FOUR_SLOT.bays("one more")));
+                    queue.plan(now, busy, lost, List.of()),
+                    queue.plan(now, busy, lost, StandIn.FOUR_SLOT.bays("one more")),
+                    HoldShelf.of(state).nextDue());
         }
     }
 
     private void planned(Plans plans) {
         queue = plans.queue();
+        dueOnShelf = plans.dueOnShelf();
         plan = Optional.of(plans.plan());
         planWithMore = Optional.of(plans.withMore());
         changed();
@@ -126,29 +138,19 @@ public final class TestModel {
         return kept.getReadOnlyProperty();
     }
 
-    private void tell(Finished finished) {
-        lastFinished = Optional.of(finished);
-        desk.say(FinishedWords.of(finished));
-        changed();
-    }
-
     Optional<Finished> lastFinished() {
         return lastFinished;
     }
 
-    private void connectAll() {
-        bench.ifPresent(each -> standIns.connect(each, desk.state()));
-    }
-
     /// How fast the clocks of the stand-ins run.
     int speed() {
-        return standIns.speed();
+        return bench.standIns().speed();
     }
 
     /// Lets the clocks of the stand-ins run at another speed.
     public void setSpeed(int speed) {
-        standIns.setSpeed(speed);
-        onState();
+        bench.standIns().setSpeed(speed);
+        planAnew();
     }
 
     /// The bays that run programmes, as the board numbers them.
@@ -178,15 +180,18 @@ public final class TestModel {
         return planWithMore;
     }
 
+    /// The bench itself.
+    OpenBench bench() {
+        return bench;
+    }
+
     LinkState link(String instrument) {
-        return bench.map(each -> each.link(instrument)).orElse(new LinkState(false, "", 1, false));
+        return bench.link(instrument);
     }
 
     /// The runs that are open, by the name of their bay.
     Map<String, LiveRun> runs() {
-        Map<String, LiveRun> runs = new HashMap<>();
-        bench.ifPresent(each -> each.runs().forEach(run -> runs.put(run.bay(), run)));
-        return runs;
+        return bench.runs();
     }
 
     LocalDateTime now() {
@@ -206,7 +211,7 @@ public final class TestModel {
 
     /// How much longer a run takes, by the clock on the wall.
     Duration expectedLeft(LiveRun run) {
-        double speed = standIns.speedOf(run.bay());
+        double speed = bench.standIns().speedOf(run.bay());
         double ran = run.log().size() == 0 ? 0 : run.log().seconds(run.log().size() - 1);
         double whole = expectedSeconds(run);
         return Duration.ofMillis(Math.round(1000 * Math.max(0, whole - ran) / speed));
@@ -223,6 +228,17 @@ public final class TestModel {
                 .orElse(4 * 3600.0);
     }
 
+    /// While the shelf is being read: the cell due next, to which a voltage alone belongs.
+    Optional<CellId> dueOnShelf() {
+        return shelfIsRead ? dueOnShelf : Optional.empty();
+    }
+
+    /// Begins or ends reading the hold shelf in the order it is due.
+    void readShelf(boolean isRead) {
+        shelfIsRead = isRead;
+        changed();
+    }
+
     int bayInHand() {
         return bayInHand;
     }
@@ -236,11 +252,12 @@ public final class TestModel {
     /// hand, else the first free one that suits.
     Optional<Bay> bayFor(CellId cell) {
         Map<String, LiveRun> busy = runs();
-        Chemistry chemistry =
-                queue.waiting(cell).map(WaitingForTest::chemistry).orElse(Chemistry.NMC);
+        Optional<WaitingForTest> waiting = queue.waiting(cell);
         List<Bay> free =
                 bays().stream()
-                        .filter(bay -> !busy.containsKey(bay.name()) && bay.canTest(chemistry))
+                        .filter(bay -> !busy.containsKey(bay.name()))
+                        .filter(bay -> !link(bay.instrument()).isLost())
+                        .filter(bay -> waiting.filter(each -> queue.suits(each, bay)).isPresent())
                         .toList();
         Optional<Bay> hand =
                 bays().size() >= bayInHand
@@ -257,14 +274,17 @@ public final class TestModel {
     }
 
     /// Loads a cell into a bay.
-    void load(CellId cell, Bay bay, Runnable onLoaded, Runnable onFailed) {
+    ///
+    /// @param askedAmps discharge current a person asks for
+    void load(
+            CellId cell, Bay bay, OptionalDouble askedAmps, Runnable onLoaded, Runnable onFailed) {
         Optional<WaitingForTest> waiting = queue.waiting(cell);
-        if (waiting.isEmpty()) {
-            desk.say(whyNot(cell));
+        if (waiting.filter(each -> queue.suits(each, bay)).isEmpty()) {
+            desk.say(waiting.isEmpty() ? whyNot(cell) : whyNot(cell, bay));
             onFailed.run();
             return;
         }
-        Programme programme = queue.programme(waiting.get(), bay);
+        Programme programme = queue.programme(waiting.get(), bay, askedAmps);
         doAtBench(
                 each -> each.start(cell, bay, programme),
                 () -> {
@@ -281,7 +301,13 @@ public final class TestModel {
                 .limit(most)
                 .forEach(bay ->
                         plan.flatMap(each -> each.nextFor(bay.name()))
-                                .ifPresent(job -> load(job.cell(), bay, () -> {}, () -> {})));
+                                .ifPresent(job ->
+                                        load(
+                                                job.cell(),
+                                                bay,
+                                                OptionalDouble.empty(),
+                                                () -> {},
+                                                () -> {})));
     }
 
     /// How many samples the open runs have so far.
@@ -299,6 +325,16 @@ public final class TestModel {
                                 + " does not wait for a test: its card says why. A first voltage comes before it.");
     }
 
+    private String whyNot(CellId cell, Bay bay) {
+        if (desk.state().baysAside().contains(bay.name()))
+            return bay.name() + " is set aside; take it into use again under Bench.";
+        return bay.chargeAmps() == 0
+                ? "%s only discharges: charge %s elsewhere first and read its voltage."
+                        .formatted(bay.name(), cell)
+                : "%s cannot test %s: its chemistry or its currents do not suit."
+                        .formatted(bay.name(), cell);
+    }
+
     void stop(Bay bay, Runnable onDone, Runnable onFailed) {
         doAtBench(each -> each.stop(bay), onDone, onFailed);
     }
@@ -313,100 +349,28 @@ public final class TestModel {
                 && bayFor(cell).filter(bay -> link(bay.instrument()).connected()).isPresent();
     }
 
-    /// Lets the contact of a cell in a stand-in be lost for a moment, some seconds of the
-    /// instrument's clock from now.
-    public void loseContact(CellId cell, double afterSeconds) {
-        for (LiveRun run : runs().values())
-            if (run.cell().equals(cell))
-                bays().stream()
-                        .filter(bay -> bay.name().equals(run.bay()))
-                        .findFirst()
-                        .ifPresent(bay ->
-                                doAtBench(
-                                        each ->
-                                                each.fail(
-                                                        bay,
-                                                        Ask.FaultKind.CONTACT_BLIP,
-                                                        afterSeconds),
-                                        () -> {},
-                                        () -> {}));
-    }
-
-    void practise(Bay bay, Ask.FaultKind fault) {
+    /// Lets a stand-in fail, for practice: the run in the bay, or the next one there.
+    ///
+    /// @param afterSeconds by the clock of the instrument
+    public void practise(int bay, Ask.FaultKind fault, double afterSeconds) {
+        Bay at = bays().get(bay - 1);
         doAtBench(
-                each -> each.fail(bay, fault, 1),
-                () -> desk.say(bay.name() + ": " + FaultWords.of(fault) + ", for practice"),
+                each -> each.fail(at, fault, afterSeconds),
+                () -> desk.say(at.name() + ": " + FaultWords.of(fault) + ", for practice"),
                 () -> {});
     }
 
-    private interface AtBench {
-        void on(TestBench bench) throws BenchException;
-    }
-
-    private void doAtBench(AtBench what, Runnable onDone, Runnable onFailed) {
-        if (bench.isEmpty()) {
-            desk.say("Open a workshop first.");
-            onFailed.run();
-            return;
-        }
-        TestBench at = bench.get();
-        working.run(
+    private void doAtBench(OpenBench.Work what, Runnable onDone, Runnable onFailed) {
+        bench.run(
+                what,
                 () -> {
-                    what.on(at);
-                    return true;
-                },
-                done -> {
                     onDone.run();
                     changed();
                 },
-                failure -> {
-                    desk.say(String.valueOf(failure.getMessage()));
+                () -> {
                     onFailed.run();
                     changed();
                 });
-    }
-
-    /// Reads something of the workshop file away from the UI thread.
-    void withKeeper(KeeperWork work, Runnable onDone) {
-        book.ifPresent(opened -> {
-            Keeper keeper = keeper(opened);
-            Callable<Boolean> call =
-                    () -> {
-                        work.on(keeper);
-                        return true;
-                    };
-            working.run(
-                    call,
-                    done -> onDone.run(),
-                    failure -> desk.say(String.valueOf(failure.getMessage())));
-        });
-    }
-
-    /// Work with what is kept.
-    interface KeeperWork {
-        void on(Keeper keeper) throws LogbookException;
-    }
-
-    /// The samples of runs; of a run that is open, those that are on the disk.
-    void samples(List<String> runs, java.util.function.Consumer<Map<String, SampleLog>> onUi) {
-        Map<String, SampleLog> read = new LinkedHashMap<>();
-        withKeeper(
-                keeper -> {
-                    for (String run : runs) read.put(run, keeper.samples(run));
-                },
-                () -> onUi.accept(read));
-    }
-
-    /// Asks an instrument at an address for its bays.
-    void ask(
-            String name,
-            String address,
-            java.util.function.Consumer<List<Bay>> onBays,
-            java.util.function.Consumer<String> onTrouble) {
-        working.run(
-                () -> InstrumentProbe.bays(name, address),
-                onBays,
-                failure -> onTrouble.accept(String.valueOf(failure.getMessage())));
     }
 
     /// A name for one more instrument of a kind.

@@ -28,12 +28,15 @@ final class TestQuick implements QuickSource {
     @Override
     public String inHand() {
         if (logs.asked().isPresent()) return "Whose is " + logs.asked().get() + "?";
+        if (model.dueOnShelf().isPresent()) return "Shelf: " + model.dueOnShelf().get();
         return model.bays().isEmpty() ? "No bay" : "Bay " + model.bayInHand();
     }
 
     @Override
     public String example() {
-        return "HB03-07 loads · b3 HB03-07 into bay 3 · stop b3 · HB03-07 4.172 hold reading";
+        if (model.dueOnShelf().isPresent())
+            return "4.172 is the reading of the cell in hand · HB03-07 4.172 of another";
+        return "HB03-07 loads · HB03-07 0.5A at another current · b3 HB03-07 into bay 3 · stop b3 · HB03-07 4.172 hold reading";
     }
 
     @Override
@@ -44,7 +47,7 @@ final class TestQuick implements QuickSource {
     private record Plan(BenchLine line, Optional<Bay> bay, String trouble) {}
 
     private Plan plan(String text) {
-        BenchLine line = BenchLine.read(text, desk.state());
+        BenchLine line = BenchLine.read(text, desk.state(), model.dueOnShelf());
         if (!line.trouble().isEmpty()) return new Plan(line, Optional.empty(), line.trouble());
         List<Bay> bays = model.bays();
         if (line.bay().isPresent()
@@ -114,6 +117,12 @@ final class TestQuick implements QuickSource {
                             Quantity.VOLTAGE.text(plan.line().volts().getAsDouble()),
                             "voltage",
                             Look.PLAIN));
+        if (plan.line().amps().isPresent())
+            chips.add(
+                    new Chip(
+                            Quantity.CURRENT.text(plan.line().amps().getAsDouble()),
+                            "discharge",
+                            Look.PLAIN));
         return new Reading(
                 chips,
                 plan.trouble(),
@@ -149,6 +158,7 @@ final class TestQuick implements QuickSource {
                     model.load(
                             line.cell().get(),
                             plan.bay().orElseThrow(),
+                            line.amps(),
                             () -> {
                                 model.takeBay(nextFree(plan.bay().orElseThrow()));
                                 onLogged.run();

@@ -28,6 +28,7 @@ import pentacell.desktop.frame.Station;
 /// Test: bays as instruments, the time sheet, the hold shelf, curves, and what stands on the bench.
 public final class TestStation implements Station {
     private static final String BAYS = "Bays";
+    private static final String SHELF = "Hold shelf";
     private static final PseudoClass SHOWN = PseudoClass.getPseudoClass("shown");
 
     private final Desk desk;
@@ -53,7 +54,7 @@ public final class TestStation implements Station {
                         "Quick line: id of the cell to load, or a reading on the hold shelf");
         paneMakers.put(BAYS, () -> new BayBoard(desk, model));
         paneMakers.put("Time sheet", () -> new TimeSheet(desk, model, files));
-        paneMakers.put("Hold shelf", () -> new HoldPane(desk));
+        paneMakers.put(SHELF, () -> new HoldPane(desk));
         paneMakers.put("Curves", () -> new CurvePane(desk, model, files));
         paneMakers.put("Bench", () -> new BenchPane(desk, model, logs));
         view.getStyleClass().add("station");
@@ -121,6 +122,7 @@ public final class TestStation implements Station {
                 panes.computeIfAbsent(name, each -> paneMakers.getOrDefault(each, VBox::new).get());
         VBox.setVgrow(pane, Priority.ALWAYS);
         centre.getChildren().setAll(pane);
+        model.readShelf(name.equals(SHELF));
         for (Node tab : tabs.getChildren())
             tab.pseudoClassStateChanged(SHOWN, name.equals(tab.getUserData()));
         quickLine.focusField();

@@ -1,9 +1,13 @@
 package pentacell.instruments.bench;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import pentacell.core.fact.Cell;
 import pentacell.core.fact.Fact;
 import pentacell.core.fact.WorkshopState;
+import pentacell.core.measure.OpenRun;
 import pentacell.core.measure.SampleLog;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.LogbookException;
@@ -22,6 +26,18 @@ public interface Keeper {
 
     /// The samples kept of a run.
     SampleLog samples(String run) throws LogbookException;
+
+    /// A name for the next run of a cell, unlike all it had, the undone ones among them.
+    default String nextRun(Cell cell) throws LogbookException {
+        Set<String> undone = new HashSet<>();
+        String name = OpenRun.nextName(cell, undone::contains);
+        // the samples of an undone run stay, for it may be redone
+        while (samples(name).size() > 0) {
+            undone.add(name);
+            name = OpenRun.nextName(cell, undone::contains);
+        }
+        return name;
+    }
 
     /// Joins the samples of an ended run.
     void joinSamples(String run) throws LogbookException;

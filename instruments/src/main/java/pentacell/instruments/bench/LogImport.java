@@ -13,7 +13,6 @@ import pentacell.core.fact.Fact;
 import pentacell.core.fact.RunFact;
 import pentacell.core.fact.RunFact.RunEnd;
 import pentacell.core.fact.WorkshopState;
-import pentacell.core.measure.OpenRun;
 import pentacell.core.measure.RunResults;
 import pentacell.workshop.exchange.RunLog;
 import pentacell.workshop.logbook.LogbookException;
@@ -48,7 +47,7 @@ public final class LogImport {
             throws LogbookException {
         WorkshopState state = keeper.state();
         Cell cell = state.cell(id).orElseThrow(() -> new IllegalArgumentException("no cell " + id));
-        String run = OpenRun.nextName(cell);
+        String run = keeper.nextRun(cell);
         RunResults.Results results =
                 RunResults.of(
                         state,

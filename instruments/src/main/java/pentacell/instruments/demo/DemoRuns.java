@@ -85,16 +85,11 @@ public final class DemoRuns {
         Bay bay = StandIn.FOUR_SLOT.bays(CHARGER).get(index % 4);
         Programme programme =
                 TestProgramme.of(
-                        cell,
-                        model,
-                        waiting.chemistry(),
-                        waiting.instruction(),
-                        state.schools().test(),
-                        bay);
+                        waiting, model, state.schools().test(), bay, OptionalDouble.empty());
         CellTruth truth = StandInCells.truth(cell.id().text(), Optional.of(cell), model);
         SlotRun run =
                 new SlotRun(
-                        OpenRun.nextName(cell),
+                        OpenRun.nextName(cell, taken -> false),
                         programme,
                         // the third bay reads 3 % high, as an instrument of the trade may
                         index % 4 == 2 ? new SlotTruth(1.03, 0.004, 1e-4, 2e-4) : SlotTruth.GOOD,
@@ -105,7 +100,7 @@ public final class DemoRuns {
         SampleLog.Builder samples = new SampleLog.Builder();
         for (double[] row : run.rows()) samples.add(row[0], row[1], row[2], row[3]);
         SampleLog log = samples.build();
-        String name = OpenRun.nextName(cell);
+        String name = OpenRun.nextName(cell, taken -> false);
         book.keepSamples(Map.of(name, log), Map.of());
         log(
                 began,

@@ -49,6 +49,9 @@ public final class SimulatedSlots {
         private double cutAt = Double.NaN;
         private double restartAt = Double.NaN;
 
+        /// Faults that were demanded while nothing ran; the next run has them.
+        private final List<Ask.Fault> waiting = new ArrayList<>();
+
         Slot(Bay bay) {
             this.bay = bay;
         }
@@ -200,6 +203,8 @@ public final class SimulatedSlots {
         slot.told = 0;
         slot.stageTold = -1;
         slot.endTold = false;
+        slot.waiting.forEach(fault -> fail(slot, run, fault));
+        slot.waiting.clear();
         return List.of(new Tell.Done(start.id()));
     }
 
@@ -256,24 +261,28 @@ public final class SimulatedSlots {
     }
 
     private List<Tell> fail(Slot slot, Ask.Fault fault) {
-        double at = slot.run.map(SlotRun::seconds).orElse(0.0) + fault.afterSeconds();
+        if (fault.afterSeconds() > 0 && !slot.isRunning()) slot.waiting.add(fault);
+        else if (slot.isRunning()) fail(slot, slot.run.orElseThrow(), fault);
+        else if (fault.fault() == Ask.FaultKind.RESTART) startAnew();
+        cut |=
+                fault.afterSeconds() <= 0
+                        && (fault.fault() == Ask.FaultKind.CUT_CONNECTION
+                                || fault.fault() == Ask.FaultKind.RESTART);
+        return List.of(new Tell.Done(fault.id()));
+    }
+
+    private void fail(Slot slot, SlotRun run, Ask.Fault fault) {
+        double at = run.seconds() + fault.afterSeconds();
         switch (fault.fault()) {
             case CUT_CONNECTION -> {
                 if (fault.afterSeconds() > 0) slot.cutAt = at;
-                else cut = true;
             }
-            case CONTACT_BLIP -> slot.run.ifPresent(run -> run.loseContactAt(at));
-            case SLOT_SWAPPED ->
-                    slot.run.ifPresent(
-                            run -> run.swapAt(at, box.apply("swapped " + random.nextInt(1000))));
+            case CONTACT_BLIP -> run.loseContactAt(at);
+            case SLOT_SWAPPED -> run.swapAt(at, box.apply("swapped " + random.nextInt(1000)));
             case RESTART -> {
                 if (fault.afterSeconds() > 0) slot.restartAt = at;
-                else {
-                    startAnew();
-                    cut = true;
-                }
+                else startAnew();
             }
         }
-        return List.of(new Tell.Done(fault.id()));
     }
 }

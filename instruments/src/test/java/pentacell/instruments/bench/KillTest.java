@@ -2,17 +2,16 @@ package pentacell.instruments.bench;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static pentacell.instruments.bench.BenchBook.ID;
 
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -20,24 +19,12 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import pentacell.core.bay.Instrument;
-import pentacell.core.cell.CellFormat;
-import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellLimits;
-import pentacell.core.cell.CellModel;
-import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
 import pentacell.core.fact.RunFact.RunEnd;
 import pentacell.core.measure.OpenRun;
-import pentacell.instruments.simulated.StandIn;
 import pentacell.workshop.logbook.Logbook;
-import pentacell.workshop.logbook.Opening;
 
 /// kill −9 in mid-run, of the program and of the instrument: each a process of its own.
 final class KillTest {
-    private static final CellId ID = new CellId("HB03-07");
-
     @TempDir Path folder;
     private final List<Process> processes = new ArrayList<>();
     private Path file;
@@ -46,19 +33,7 @@ final class KillTest {
     void prepare() throws Exception {
         file = folder.resolve("bench.pentacell");
         try (Logbook book = open()) {
-            book.log(
-                    "cells",
-                    List.of(
-                            new Fact.ModelDefined(
-                                    new CellModel(
-                                            "Quill Q22",
-                                            CellFormat.parse("18650").orElseThrow(),
-                                            Chemistry.NMC,
-                                            2200,
-                                            2250,
-                                            CellLimits.careful(Chemistry.NMC, 2200))),
-                            new CellFact.CellNamed(ID, Optional.empty(), Optional.of("Quill Q22")),
-                            new CellFact.VoltageRead(ID, 3.7)));
+            BenchBook.addCell(book);
         }
     }
 
@@ -68,7 +43,7 @@ final class KillTest {
     }
 
     private Logbook open() {
-        return ((Opening.Opened) Logbook.open(file, Clock.systemUTC())).logbook();
+        return BenchBook.open(file);
     }
 
     /// A child and what it says.
@@ -111,9 +86,7 @@ final class KillTest {
         BlockingQueue<Finished> finished = new LinkedBlockingQueue<>();
         try (Logbook book = open();
                 TestBench bench = new TestBench(Keeper.of(book), finished::add, trouble -> {})) {
-            bench.connect(
-                    new Instrument(
-                            "Charger A", "127.0.0.1:" + port, StandIn.FOUR_SLOT.bays("Charger A")));
+            bench.connect(BenchBook.charger(port));
             Finished end = finished.poll(60, TimeUnit.SECONDS);
             assertTrue(end != null, "the run ended");
             return Objects.requireNonNull(end);

@@ -3,12 +3,11 @@ package pentacell.instruments.bench;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static pentacell.instruments.bench.BenchBook.ID;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -19,32 +18,21 @@ import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.bay.Bay;
 import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
-import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellLimits;
-import pentacell.core.cell.CellModel;
-import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
 import pentacell.core.fact.RunFact.RunEnd;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.Standing;
 import pentacell.core.intake.WaitingForTest;
 import pentacell.core.measure.HoldTest;
 import pentacell.core.measure.OpenRun;
-import pentacell.core.measure.TestProgramme;
 import pentacell.instruments.protocol.Ask;
-import pentacell.instruments.simulated.CellTruth;
 import pentacell.instruments.simulated.SimulatedInstrument;
 import pentacell.instruments.simulated.StandIn;
-import pentacell.instruments.simulated.VirtualCell;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.LogbookException;
-import pentacell.workshop.logbook.Opening;
 
 /// Tests run on a stand-in through the socket, with everything that can go wrong on the way.
 final class TestBenchTest {
-    private static final CellId ID = new CellId("HB03-07");
     private static final int PATIENCE_SECONDS = 60;
 
     @TempDir Path folder;
@@ -57,47 +45,23 @@ final class TestBenchTest {
     @BeforeEach
     void prepare() throws Exception {
         open();
-        book.log(
-                "cells",
-                List.of(
-                        new Fact.ModelDefined(
-                                new CellModel(
-                                        "Quill Q22",
-                                        CellFormat.parse("18650").orElseThrow(),
-                                        Chemistry.NMC,
-                                        2200,
-                                        2250,
-                                        CellLimits.careful(Chemistry.NMC, 2200))),
-                        new CellFact.CellNamed(ID, Optional.empty(), Optional.of("Quill Q22")),
-                        new CellFact.VoltageRead(ID, 3.7)));
+        BenchBook.addCell(book);
         charger = charger(0);
         bench = bench();
     }
 
     private void open() {
-        book =
-                ((Opening.Opened)
-                                Logbook.open(folder.resolve("bench.pentacell"), Clock.systemUTC()))
-                        .logbook();
+        book = BenchBook.open(folder.resolve("bench.pentacell"));
     }
 
     private static SimulatedInstrument charger(int port) throws IOException {
         return SimulatedInstrument.start(
-                StandIn.FOUR_SLOT,
-                "Charger A",
-                10_000,
-                id -> new VirtualCell(CellTruth.sound(Chemistry.NMC, 2000, 0.06, 0.5)),
-                1,
-                port);
+                StandIn.FOUR_SLOT, "Charger A", 10_000, id -> BenchBook.truth(), 1, port);
     }
 
     private TestBench bench() {
         TestBench made = new TestBench(Keeper.of(book), finished::add, troubles::add);
-        made.connect(
-                new Instrument(
-                        "Charger A",
-                        "127.0.0.1:" + charger.port(),
-                        StandIn.FOUR_SLOT.bays("Charger A")));
+        made.connect(BenchBook.charger(charger.port()));
         return made;
     }
 
@@ -108,20 +72,8 @@ final class TestBenchTest {
         book.close();
     }
 
-    private static Bay bay(int slot) {
-        return StandIn.FOUR_SLOT.bays("Charger A").get(slot - 1);
-    }
-
     private Programme programme() {
-        WorkshopState state = book.state();
-        WaitingForTest waiting = WaitingForTest.of(state).get(0);
-        return TestProgramme.of(
-                waiting.cell(),
-                state.modelOf(waiting.cell()),
-                waiting.chemistry(),
-                waiting.instruction(),
-                state.schools().test(),
-                bay(2));
+        return BenchBook.programme(book.state());
     }
 
     private interface Condition {
@@ -139,7 +91,7 @@ final class TestBenchTest {
 
     private void start() throws Exception {
         until(() -> bench.link("Charger A").connected());
-        bench.start(ID, bay(2), programme());
+        bench.start(ID, BenchBook.bay(2), programme());
     }
 
     private Finished ended() throws InterruptedException {
@@ -175,7 +127,7 @@ final class TestBenchTest {
     @Test
     void aCutLineIsTakenUpAndNothingIsMissing() throws Exception {
         start();
-        bench.fail(bay(2), Ask.FaultKind.CUT_CONNECTION, 4000);
+        bench.fail(BenchBook.bay(2), Ask.FaultKind.CUT_CONNECTION, 4000);
         assertEquals(RunEnd.DONE, ended().end());
         assertMeasured();
     }
@@ -183,7 +135,7 @@ final class TestBenchTest {
     @Test
     void anInstrumentThatStartsAnewBreaksTheRunAndKeepsWhatCameIn() throws Exception {
         start();
-        bench.fail(bay(2), Ask.FaultKind.RESTART, 4000);
+        bench.fail(BenchBook.bay(2), Ask.FaultKind.RESTART, 4000);
         Finished end = ended();
         assertEquals(RunEnd.BROKEN, end.end());
         assertTrue(end.words().contains("started anew"), end.words());
@@ -210,28 +162,83 @@ final class TestBenchTest {
     void aBusyBayAndALostInstrumentAreTold() throws Exception {
         start();
         BenchException busy =
-                assertThrows(BenchException.class, () -> bench.start(ID, bay(3), programme()));
+                assertThrows(
+                        BenchException.class, () -> bench.start(ID, BenchBook.bay(3), programme()));
         assertTrue(busy.toString().contains("already"), busy.toString());
         assertThrows(
-                BenchException.class, () -> bench.start(new CellId("nobody"), bay(3), programme()));
-        bench.stop(bay(2));
+                BenchException.class,
+                () -> bench.start(new CellId("nobody"), BenchBook.bay(3), programme()));
+        bench.stop(BenchBook.bay(2));
         assertEquals(RunEnd.STOPPED, ended().end());
         bench.disconnect("Charger A");
         BenchException lost =
-                assertThrows(BenchException.class, () -> bench.start(ID, bay(2), programme()));
+                assertThrows(
+                        BenchException.class, () -> bench.start(ID, BenchBook.bay(2), programme()));
         assertTrue(lost.toString().contains("does not answer"), lost.toString());
+    }
+
+    @Test
+    void anUndoneStartStopsTheRunAndARedoneOneTakesItUp() throws Exception {
+        start();
+        until(() -> !bench.runs().isEmpty() && bench.runs().get(0).log().size() > 50);
+        book.undo();
+        bench.logChanged();
+        until(() -> bench.runs().isEmpty());
+        assertEquals(List.of(), OpenRun.of(book.state()));
+        assertEquals(1, WaitingForTest.of(book.state()).size(), "it waits as before");
+        book.redo();
+        bench.logChanged();
+        Finished end = ended();
+        assertEquals(RunEnd.STOPPED, end.end());
+        assertTrue(book.samples(end.run()).size() > 50, "what had come in is there");
+        assertEquals(List.of(), List.copyOf(troubles));
+    }
+
+    @Test
+    void aRunAfterAnUndoneOneDoesNotMeetItsSamples() throws Exception {
+        start();
+        until(() -> !bench.runs().isEmpty() && bench.runs().get(0).log().size() > 50);
+        book.undo();
+        bench.logChanged();
+        until(() -> bench.runs().isEmpty());
+        start();
+        Finished end = ended();
+        assertEquals(ID.text() + "#2", end.run());
+        assertMeasured();
+    }
+
+    @Test
+    void undoneResultsAreNotAnalysedASecondTime() throws Exception {
+        start();
+        assertEquals(RunEnd.DONE, ended().end());
+        book.undo();
+        bench.logChanged();
+        // the start after it is undone too: by then the first undo has been seen to
+        book.undo();
+        bench.logChanged();
+        start();
+        assertEquals(ID.text() + "#2", ended().run());
+    }
+
+    @Test
+    void aLineThatIsLostAndComesBackIsTold() throws Exception {
+        BlockingQueue<LinkState> lines = new LinkedBlockingQueue<>();
+        until(() -> bench.link("Charger A").connected());
+        bench.onLine(() -> lines.add(bench.link("Charger A")));
+        int port = charger.port();
+        charger.close();
+        LinkState lost = lines.poll(PATIENCE_SECONDS, TimeUnit.SECONDS);
+        assertTrue(lost != null && lost.isLost(), "lost");
+        charger = charger(port);
+        LinkState back = lines.poll(PATIENCE_SECONDS, TimeUnit.SECONDS);
+        assertTrue(back != null && back.connected(), "back");
     }
 
     @Test
     void aMeterReadsAndItsReadingsAreKeptApart() throws Exception {
         try (SimulatedInstrument meter =
                 SimulatedInstrument.start(
-                        StandIn.AC_METER,
-                        "Meter",
-                        1,
-                        id -> new VirtualCell(CellTruth.sound(Chemistry.NMC, 2000, 0.06, 0.5)),
-                        1,
-                        0)) {
+                        StandIn.AC_METER, "Meter", 1, id -> BenchBook.truth(), 1, 0)) {
             List<Bay> bays = StandIn.AC_METER.bays("Meter");
             bench.connect(new Instrument("Meter", "127.0.0.1:" + meter.port(), bays));
             until(() -> bench.link("Meter").connected());

@@ -42,6 +42,7 @@ final class FactCodec {
                     Fact.HoldChosen.class,
                     Fact.InstrumentAdded.class,
                     Fact.InstrumentRemoved.class,
+                    Fact.BayUseSet.class,
                     Fact.BenchHoursSet.class,
                     Fact.FileImported.class,
                     Fact.EntryCorrected.class,

@@ -164,6 +164,7 @@ final class FactCodecTest {
                                                 1,
                                                 EnumSet.allOf(Chemistry.class))))),
                 new Fact.InstrumentRemoved("Charger A"),
+                new Fact.BayUseSet("Charger A · 2", Fact.BayUse.ASIDE),
                 new Fact.BenchHoursSet(BenchHours.USUAL),
                 new Fact.ActUndone(7),
                 new Fact.ActRedone(7));

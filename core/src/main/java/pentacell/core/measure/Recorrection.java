@@ -1,0 +1,91 @@
+package pentacell.core.measure;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.Cell;
+import pentacell.core.fact.Cell.Fate;
+import pentacell.core.fact.Cell.LifeLineEntry;
+import pentacell.core.fact.CellFact.CapacityMeasured;
+import pentacell.core.fact.RunFact.CapacityCorrected;
+import pentacell.core.fact.TestConditions;
+import pentacell.core.fact.WorkshopState;
+import pentacell.core.measure.Standardise.Standardised;
+import pentacell.core.school.TestPolicy;
+
+/// Carries a capacity of the past over to the standard conditions of today: after a reference cell
+/// told the gain of its bay, or after another school was chosen. It begins at the samples, never at
+/// an earlier correction.
+public final class Recorrection {
+    /// Differences under this are not worth an entry, in mAh.
+    private static final double LEAST_MILLIAMP_HOURS = 0.5;
+
+    private Recorrection() {}
+
+    /// A capacity that would change.
+    ///
+    /// @param beforeMilliampHours what holds now, in mAh
+    /// @param fact what would hold
+    public record Change(double beforeMilliampHours, CapacityCorrected fact) {
+        /// How far it would move, as a share of what holds now.
+        public double share() {
+            return fact.milliampHours() / beforeMilliampHours - 1;
+        }
+    }
+
+    /// The run a cell's capacity was measured in; empty when it has none, or it was typed.
+    public static Optional<String> runOf(Cell cell) {
+        return measured(cell).flatMap(fact -> fact.conditions().run());
+    }
+
+    private static Optional<CapacityMeasured> measured(Cell cell) {
+        return cell.lifeLine().stream()
+                .filter(entry -> entry.fate() == Fate.STANDING)
+                .map(LifeLineEntry::fact)
+                .filter(CapacityMeasured.class::isInstance)
+                .map(CapacityMeasured.class::cast)
+                .reduce((before, after) -> after);
+    }
+
+    /// What a cell's capacity becomes by today's gains and standard conditions; empty when nothing
+    /// changes.
+    ///
+    /// @param log samples of the run it was measured in
+    public static Optional<Change> of(WorkshopState state, Cell cell, SampleLog log) {
+        Optional<CapacityMeasured> measured = measured(cell);
+        if (measured.isEmpty() || cell.milliampHours().isEmpty()) return Optional.empty();
+        TestConditions conditions = measured.get().conditions();
+        Optional<CellModel> model = state.modelOf(cell);
+        Chemistry chemistry = model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+        TestPolicy policy = state.schools().test();
+        OptionalDouble rated =
+                model.map(known -> OptionalDouble.of(known.ratedMinimumMilliampHours()))
+                        .orElse(OptionalDouble.empty());
+        // read as it was then, to the end it had then; only the carrying over is of today
+        OptionalDouble endVolts =
+                OptionalDouble.of(conditions.endVolts().orElse(policy.endVolts(chemistry)));
+        Analysis analysis =
+                Analyse.log(
+                        log, new AnalysisSettings(endVolts, rated, AnalysisSettings.HOT_KELVIN));
+        if (analysis.discharge().filter(each -> each.milliampHours() > 1).isEmpty())
+            return Optional.empty();
+        InstrumentFigures figures = InstrumentFigures.of(state);
+        Standardised standard =
+                Standardise.capacity(
+                        log,
+                        analysis,
+                        policy,
+                        chemistry,
+                        rated,
+                        conditions.bay().map(bay -> figures.of(bay).gain()).orElse(1.0),
+                        figures.repeatability());
+        double before = cell.milliampHours().getAsDouble();
+        if (Math.abs(standard.milliampHours() - before) < LEAST_MILLIAMP_HOURS)
+            return Optional.empty();
+        return Optional.of(
+                new Change(
+                        before,
+                        RunResults.corrected(cell.id(), conditions.run().orElse(""), standard)));
+    }
+}

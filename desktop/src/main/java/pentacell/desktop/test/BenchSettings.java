@@ -1,0 +1,122 @@
+package pentacell.desktop.test;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import pentacell.core.bay.BenchHours;
+import pentacell.core.fact.Fact;
+import pentacell.core.school.TestPolicy;
+import pentacell.desktop.frame.Desk;
+
+/// How the bench is run: clock of the stand-ins, standard conditions, hours somebody is there, the
+/// folder logs come into.
+final class BenchSettings extends FlowPane {
+    private final Desk desk;
+    private final TestModel model;
+    private final Consumer<String> remark;
+    private final ComboBox<Integer> speed = new ComboBox<>();
+    private final ComboBox<String> school = new ComboBox<>();
+    private final TextField from = new TextField();
+    private final TextField until = new TextField();
+    private final TextField folder = new TextField();
+
+    /// @param remark says what is wrong with what was typed; empty when nothing is
+    BenchSettings(Desk desk, TestModel model, LogIntake logs, Consumer<String> remark) {
+        this.desk = desk;
+        this.model = model;
+        this.remark = remark;
+        getStyleClass().add("form-fields");
+        speed.setId("stand-in-speed");
+        speed.getItems().setAll(TestModel.SPEEDS);
+        speed.setValue(model.speed());
+        speed.setOnAction(chosen -> {
+            if (speed.getValue() != null) this.model.setSpeed(speed.getValue());
+        });
+        school.setId("test-school");
+        school.getItems().setAll(TestPolicy.SHIPPED.stream().map(TestPolicy::name).toList());
+        school.setOnAction(chosen -> chooseSchool());
+        from.setId("hours-from");
+        until.setId("hours-until");
+        for (TextField field : List.of(from, until)) {
+            field.setPrefColumnCount(3);
+            field.setOnAction(enter -> setHours());
+        }
+        folder.setPromptText("a folder logs come into");
+        folder.setId("watched-folder");
+        folder.setPrefColumnCount(24);
+        logs.folder().ifPresent(path -> folder.setText(path.toString()));
+        folder.setOnAction(enter -> watch(logs));
+        getChildren()
+                .addAll(
+                        captioned("Stand-ins' clock ×", speed),
+                        captioned("Standard conditions", school),
+                        captioned("There from (h)", from),
+                        captioned("until (h)", until),
+                        captioned("Watched folder", folder));
+    }
+
+    static Node captioned(String caption, Node field) {
+        Label label = new Label(caption);
+        label.setLabelFor(field);
+        label.getStyleClass().add("caption");
+        return new VBox(label, field);
+    }
+
+    void show() {
+        school.setValue(desk.state().schools().test().name());
+        BenchHours.Span span =
+                desk.state().benchHours().days().values().stream()
+                        .findFirst()
+                        .orElse(new BenchHours.Span(8, 22));
+        if (!from.isFocused()) from.setText(String.valueOf(span.from()));
+        if (!until.isFocused()) until.setText(String.valueOf(span.until()));
+    }
+
+    private void watch(LogIntake logs) {
+        logs.watch(folder.getText());
+        desk.say(
+                folder.getText().isBlank()
+                        ? "No folder is watched."
+                        : "Logs that come into " + folder.getText() + " are taken in.");
+    }
+
+    private void chooseSchool() {
+        TestPolicy.SHIPPED.stream()
+                .filter(policy -> policy.name().equals(school.getValue()))
+                .filter(policy -> !policy.equals(desk.state().schools().test()))
+                .findFirst()
+                .ifPresent(policy ->
+                        desk.log(
+                                "Test: " + policy.name(),
+                                List.of(new Fact.TestChosen(policy)),
+                                () ->
+                                        desk.say(
+                                                "Standard conditions: "
+                                                        + policy.name()
+                                                        + ". Earlier capacities keep theirs until they are corrected anew, under Bench.")));
+    }
+
+    private void setHours() {
+        try {
+            BenchHours.Span span =
+                    new BenchHours.Span(
+                            Integer.parseInt(from.getText().strip()),
+                            Integer.parseInt(until.getText().strip()));
+            remark.accept("");
+            desk.log(
+                    "Somebody is there %d to %d h".formatted(span.from(), span.until()),
+                    List.of(new Fact.BenchHoursSet(BenchHours.everyDay(span))),
+                    () ->
+                            desk.say(
+                                    "Swaps are planned between %d and %d h."
+                                            .formatted(span.from(), span.until())));
+        } catch (IllegalArgumentException odd) {
+            remark.accept("Hours are two whole numbers, such as 8 and 22.");
+        }
+    }
+}

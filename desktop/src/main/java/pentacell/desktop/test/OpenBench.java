@@ -1,0 +1,167 @@
+package pentacell.desktop.test;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.function.Consumer;
+import pentacell.core.bay.Bay;
+import pentacell.core.measure.SampleLog;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.Background;
+import pentacell.instruments.bench.BenchException;
+import pentacell.instruments.bench.Finished;
+import pentacell.instruments.bench.InstrumentProbe;
+import pentacell.instruments.bench.Keeper;
+import pentacell.instruments.bench.LinkState;
+import pentacell.instruments.bench.LiveRun;
+import pentacell.instruments.bench.TestBench;
+import pentacell.workshop.logbook.Logbook;
+import pentacell.workshop.logbook.LogbookException;
+
+/// The bench of the workshop that is open: its instruments and stand-ins, what runs there, and work
+/// at it, which goes on away from the UI thread.
+final class OpenBench {
+    private final Desk desk;
+    private final Heard heard;
+    private final Background working = new Background("bays");
+    private final StandIns standIns;
+    private Optional<Logbook> book = Optional.empty();
+    private Optional<TestBench> bench = Optional.empty();
+
+    /// Who hears of the bench; on the UI thread.
+    interface Heard {
+        /// A run ended.
+        void finished(Finished finished);
+
+        /// Samples are on the disk.
+        void kept();
+
+        /// A line came up or was lost.
+        void lineChanged();
+    }
+
+    OpenBench(Desk desk, Heard heard) {
+        this.desk = desk;
+        this.heard = heard;
+        standIns = new StandIns(desk);
+    }
+
+    void begin(Logbook opened) {
+        book = Optional.of(opened);
+        standIns.begin(opened::state);
+        TestBench begun =
+                new TestBench(
+                        keeper(opened),
+                        finished -> Background.tell(() -> heard.finished(finished)),
+                        trouble -> Background.tell(() -> desk.say(trouble)));
+        begun.onKept(() -> Background.tell(heard::kept));
+        // a line that goes down because the workshop is closed is no news
+        begun.onLine(() ->
+                Background.tell(() -> {
+                    if (bench.equals(Optional.of(begun))) heard.lineChanged();
+                }));
+        bench = Optional.of(begun);
+        followState();
+    }
+
+    /// Facts go through the desk, so that every view hears of them.
+    private Keeper keeper(Logbook opened) {
+        return Keeper.of(opened, (words, facts) -> desk.logFrom(opened, words, facts));
+    }
+
+    void end() {
+        bench.ifPresent(TestBench::close);
+        bench = Optional.empty();
+        standIns.close();
+        book = Optional.empty();
+    }
+
+    /// Connects what is new on the bench, and lets it hear that something was logged or undone.
+    void followState() {
+        bench.ifPresent(each -> {
+            standIns.connect(each, desk.state());
+            each.logChanged();
+        });
+    }
+
+    StandIns standIns() {
+        return standIns;
+    }
+
+    LinkState link(String instrument) {
+        return bench.map(each -> each.link(instrument)).orElse(LinkState.NOT_YET);
+    }
+
+    /// The runs that are open, by the name of their bay.
+    Map<String, LiveRun> runs() {
+        Map<String, LiveRun> runs = new HashMap<>();
+        bench.ifPresent(each -> each.runs().forEach(run -> runs.put(run.bay(), run)));
+        return runs;
+    }
+
+    /// Something done at the bench.
+    interface Work {
+        void at(TestBench bench) throws BenchException;
+    }
+
+    /// Does something at the bench.
+    void run(Work work, Runnable onDone, Runnable onFailed) {
+        if (bench.isEmpty()) {
+            desk.say("Open a workshop first.");
+            onFailed.run();
+            return;
+        }
+        TestBench at = bench.get();
+        working.run(
+                () -> {
+                    work.at(at);
+                    return true;
+                },
+                done -> onDone.run(),
+                failure -> {
+                    desk.say(String.valueOf(failure.getMessage()));
+                    onFailed.run();
+                });
+    }
+
+    /// Where the bench of the open workshop keeps what it hears.
+    Optional<Keeper> keeper() {
+        return book.map(this::keeper);
+    }
+
+    /// Work with what is kept.
+    interface KeeperWork<T> {
+        T with(Keeper keeper) throws LogbookException;
+    }
+
+    /// Reads or writes the workshop file.
+    <T> void withKeeper(KeeperWork<T> work, Consumer<T> onDone) {
+        book.ifPresent(opened -> {
+            Keeper keeper = keeper(opened);
+            Callable<T> call = () -> work.with(keeper);
+            working.run(call, onDone, failure -> desk.say(String.valueOf(failure.getMessage())));
+        });
+    }
+
+    /// The samples of runs; of a run that is open, those that are on the disk.
+    void samples(List<String> runs, Consumer<Map<String, SampleLog>> onUi) {
+        withKeeper(
+                keeper -> {
+                    Map<String, SampleLog> read = new LinkedHashMap<>();
+                    for (String run : runs) read.put(run, keeper.samples(run));
+                    return read;
+                },
+                onUi);
+    }
+
+    /// Asks an instrument at an address for its bays.
+    void ask(String name, String address, Consumer<List<Bay>> onBays, Consumer<String> onTrouble) {
+        working.run(
+                () -> InstrumentProbe.bays(name, address),
+                onBays,
+                failure -> onTrouble.accept(String.valueOf(failure.getMessage())));
+    }
+}
