@@ -5,11 +5,15 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -30,7 +34,13 @@ import pentacell.core.measure.HoldShelf;
 import pentacell.core.measure.OpenRun;
 import pentacell.desktop.frame.Settings;
 import pentacell.instruments.protocol.Ask.FaultKind;
+import pentacell.instruments.simulated.CellTruth;
+import pentacell.instruments.simulated.SimulatedInstrument;
+import pentacell.instruments.simulated.StandIn;
 import pentacell.instruments.simulated.StandInCells;
+import pentacell.instruments.simulated.VirtualCell;
+import pentacell.workshop.logbook.Logbook;
+import pentacell.workshop.logbook.Opening;
 
 /// The Test station, handled as a person does: ids typed, results read.
 final class TestStationTest {
@@ -176,10 +186,7 @@ final class TestStationTest {
         Path named = Files.writeString(folder.resolve("run of hb21-03.csv"), log);
         Path unnamed = Files.writeString(folder.resolve("tuesday.csv"), log + "7300,2.9,-1\n");
         List<CellId> cells = eight();
-        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), clockAt(600))) {
-            ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
-            ui.await("cells are known", () -> ui.state().cells().size() == 8);
-            ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+        try (BenchFixture ui = station(cells, 600)) {
             when(ui.files.which(any(), any(), any()))
                     .thenReturn(Optional.of(named))
                     .thenReturn(Optional.of(unnamed))
@@ -204,13 +211,126 @@ final class TestStationTest {
         }
     }
 
+    private static SimulatedInstrument charger(int port) throws IOException {
+        return SimulatedInstrument.start(
+                StandIn.FOUR_SLOT,
+                "Charger",
+                600,
+                id -> new VirtualCell(CellTruth.sound(Chemistry.NMC, 2000, 0.06, 0.5)),
+                1,
+                port);
+    }
+
+    /// The station, with cells that wait when the file has none.
+    private BenchFixture station(List<CellId> cells, int clock) throws Exception {
+        BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), clockAt(clock));
+        if (ui.state().cells().isEmpty())
+            ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
+        ui.await("cells are known", () -> ui.state().cells().size() == 8);
+        ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+        return ui;
+    }
+
+    private static void add(SimulatedInstrument charger, BenchFixture ui) {
+        ui.click("#test-bench");
+        ui.click("#instrument-address");
+        ui.enter("Charger A 127.0.0.1:" + charger.port());
+        ui.await("it stands there", () -> ui.state().instruments().size() == 1);
+    }
+
+    @Test
+    void aLostLineTakesItsBaysOutOfThePlanUntilItIsBack() throws Exception {
+        SimulatedInstrument charger = charger(0);
+        try (BenchFixture ui = station(eight(), 600)) {
+            add(charger, ui);
+            ui.click("#test-time-sheet");
+            ui.await("planned", () -> ui.text("#plan-finish").startsWith("All tested"));
+            int port = charger.port();
+            charger.close();
+            ui.await("lost", () -> ui.text("#plan-finish").contains("no bay can test"));
+            assertTrue(ui.text("#plan-hands").contains("Charger A · 4"));
+            charger = charger(port);
+            ui.await("back", () -> ui.text("#plan-finish").startsWith("All tested"));
+        } finally {
+            charger.close();
+        }
+    }
+
+    @Test
+    void aBaySetAsideTakesNoCell() throws Exception {
+        try (SimulatedInstrument charger = charger(0);
+                BenchFixture ui = station(eight(), 600)) {
+            add(charger, ui);
+            ui.click("#bay-aside");
+            assertTrue(ui.text("#bench-remark").contains("Choose the bay"));
+            ui.robot.interact(() ->
+                    ui.find("#bench-table", TableView.class)
+                            .orElseThrow()
+                            .getSelectionModel()
+                            .select(1));
+            ui.click("#bay-aside");
+            ui.await("aside", () -> ui.state().baysAside().equals(Set.of("Charger A · 2")));
+            ui.click("#test-bays");
+            ui.enter("b2 " + eight().get(0));
+            ui.await(
+                    "refused",
+                    () -> ui.bench.desk().messageProperty().get().contains("is set aside"));
+        }
+    }
+
+    @Test
+    void undoTakesTheCellOutOfItsBay() throws Exception {
+        CellId cell = eight().get(0);
+        try (SimulatedInstrument charger = charger(0);
+                BenchFixture ui = station(eight(), 600)) {
+            add(charger, ui);
+            ui.click("#test-bays");
+            ui.await("planned", () -> ui.bench.test().model().canLoad(cell));
+            ui.enter(cell + " 0.4A");
+            ui.await("it runs", () -> OpenRun.of(ui.state()).size() == 1);
+            String programme = OpenRun.of(ui.state()).get(0).programme();
+            assertTrue(programme.contains("discharge 0.40"), programme);
+            ui.await("samples", () -> ui.bench.test().model().sampleCount() > 5);
+            ui.keys(KeyCode.CONTROL, KeyCode.Z);
+            ui.await(
+                    "out again",
+                    () ->
+                            OpenRun.of(ui.state()).isEmpty()
+                                    && ui.bench.test().model().sampleCount() == 0
+                                    && ui.bench.test().model().canLoad(cell));
+        }
+    }
+
+    @Test
+    void theShelfIsReadInDueOrderByVoltagesAlone() throws Exception {
+        List<CellId> laid = eight().subList(2, 4);
+        Clock threeDaysAgo = Clock.offset(Clock.systemUTC(), Duration.ofDays(-3));
+        Path file = folder.resolve("bench.pentacell");
+        try (Logbook book = ((Opening.Opened) Logbook.open(file, threeDaysAgo)).logbook()) {
+            book.log("cells", facts(eight()));
+            for (CellId id : laid) book.log("full", List.of(new RunFact.HoldBegan(id, 7)));
+        }
+        try (BenchFixture ui = station(eight(), 600)) {
+            ui.click("#test-hold-shelf");
+            for (CellId due : laid) {
+                ui.await("in hand", () -> ui.text("#in-hand").endsWith(due.text()));
+                ui.enter("4.172");
+                ui.await(
+                        "logged",
+                        () -> ui.state().cell(due).orElseThrow().volts().orElse(0) == 4.172);
+            }
+            ui.await("all read", () -> !ui.text("#in-hand").startsWith("Shelf"));
+            assertTrue(ui.text("#hold-summary").contains("0 to read now"));
+            ui.click("#test-bench");
+            ui.click("#recorrect");
+            ui.await("no run yet", () -> ui.text("#bench-remark").contains("already"));
+        }
+    }
+
     @Test
     void whatCannotBeDoneIsSaid() throws Exception {
         List<CellId> cells = eight();
-        try (BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), clockAt(600))) {
-            ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
-            ui.await("cells are known", () -> ui.state().cells().size() == 8);
-            ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+        try (BenchFixture ui = station(cells, 600)) {
             ui.type("HB21-01");
             ui.await("no bay", () -> ui.text("#quick-remark").contains("No charger"));
             ui.robot.interact(() -> field(ui).clear());

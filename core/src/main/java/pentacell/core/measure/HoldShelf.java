@@ -1,5 +1,6 @@
 package pentacell.core.measure;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -99,10 +100,10 @@ public record HoldShelf(List<Row> rows, int places) {
         return rows.stream().filter(row -> row.test().isOpen()).toList();
     }
 
-    /// The cell that is to be read first; empty when none waits for a reading.
-    public Optional<CellId> nextDue() {
+    /// The cell that is to be read first of those due; empty when none is.
+    public Optional<CellId> nextDue(Instant now) {
         return rows.stream()
-                .filter(row -> row.test().dueAt().isPresent())
+                .filter(row -> row.test().dueAt().filter(at -> !at.isAfter(now)).isPresent())
                 .map(row -> row.test().cell().id())
                 .findFirst();
     }

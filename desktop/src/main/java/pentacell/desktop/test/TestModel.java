@@ -87,7 +87,8 @@ public final class TestModel {
         WorkshopState state = desk.state();
         Map<String, LocalDateTime> busy = freeAt();
         Set<String> lost = lostBays(state);
-        desk.compute(() -> Plans.of(state, now(), busy, lost), this::planned);
+        Instant at = desk.now();
+        desk.compute(() -> Plans.of(state, at, busy, lost), this::planned);
     }
 
     /// Bays whose instrument does not answer.
@@ -99,20 +100,25 @@ public final class TestModel {
                 .collect(Collectors.toSet());
     }
 
+    /// Whether a bay is out of the plan: set aside, or its instrument does not answer.
+    boolean isOut(Bay bay) {
+        return desk.state().baysAside().contains(bay.name()) || link(bay.instrument()).isLost();
+    }
+
     /// The queue and the plans for it.
     private record Plans(
             TestQueue queue, TestPlan plan, TestPlan withMore, Optional<CellId> dueOnShelf) {
         static Plans of(
                 WorkshopState state,
-                LocalDateTime now,
+                Instant now,
                 Map<String, LocalDateTime> busy,
                 Set<String> lost) {
             TestQueue queue = TestQueue.of(state);
             return new Plans(
                     queue,
-                    queue.plan(now, busy, lost, List.of()),
-                    queue.plan(now, busy, lost, StandIn.FOUR_SLOT.bays("one more")),
-                    HoldShelf.of(state).nextDue());
+                    queue.plan(local(now), busy, lost, List.of()),
+                    queue.plan(local(now), busy, lost, StandIn.FOUR_SLOT.bays("one more")),
+                    HoldShelf.of(state).nextDue(now));
         }
     }
 

@@ -87,8 +87,8 @@ final class TimeSheet extends VBox {
             more.setText(
                     waiting == 0
                             ? "A cell comes here with its first voltage."
-                            : "Open Bench and add a charger.");
-            hands.setText("");
+                            : "Open Bench and add a charger, or see why those there are out.");
+            hands.setText(leftOut());
             return;
         }
         TestPlan shown = plan.get();
@@ -99,7 +99,7 @@ final class TimeSheet extends VBox {
                 over.toMinutes() <= 1
                         ? "No plan can be sooner"
                         : "No plan can be sooner than " + WHEN.format(shown.earliest().orElse(end));
-        more.setText(bound + ". " + withMore(end) + shelf(shown));
+        more.setText(bound + ". " + withMore(end) + shelf(shown) + leftOut());
         hands.setText(
                 shown.swaps().isEmpty()
                         ? "No more swaps after what is to be loaded now."
@@ -130,6 +130,15 @@ final class TimeSheet extends VBox {
         return shown.shelfFullAt()
                 .map(at -> "▲ The hold shelf is full " + WHEN.format(at) + ".")
                 .orElse("");
+    }
+
+    private String leftOut() {
+        List<String> out = model.bays().stream().filter(model::isOut).map(Bay::name).toList();
+        return out.isEmpty()
+                ? ""
+                : " ▲ Left out: "
+                        + String.join(", ", out)
+                        + " (set aside, or the instrument does not answer).";
     }
 
     private void writeCalendar(FileAsk files) {
@@ -164,8 +173,15 @@ final class TimeSheet extends VBox {
         for (int i = 0; i < bays.size(); i++) {
             double y = top + i * row;
             pen.line(Hue.RULE, 1, 0, y + row, width, y + row);
+            boolean isOut = model.isOut(bays.get(i));
             pen.narrowText(
-                    Hue.INK, 1, false, Anchor.LEFT, 0.5 * em, y + row / 2, bays.get(i).name());
+                    isOut ? Hue.SECOND : Hue.INK,
+                    1,
+                    false,
+                    Anchor.LEFT,
+                    0.5 * em,
+                    y + row / 2,
+                    bays.get(i).name() + (isOut ? "  ▲" : ""));
             LiveRun run = runs.get(bays.get(i).name());
             if (run != null) {
                 double until = model.expectedLeft(run).toMinutes();
