@@ -3,6 +3,7 @@ package pentacell.desktop.frame;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -20,6 +21,7 @@ import pentacell.core.grade.Grader;
 import pentacell.core.grade.Standing;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
+import pentacell.core.school.Schools;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.CellMark;
 import pentacell.desktop.kit.PlotSurface;
@@ -40,7 +42,7 @@ final class CardView extends VBox {
             new Label(
                     "Select a cell to see its verdict, its reasons and every reading ever logged of it.");
     private final ComboBox<String> modelChoice = new ComboBox<>();
-    private Optional<CellMark> drawn = Optional.empty();
+    private Optional<Shown> shown = Optional.empty();
 
     CardView(Desk desk) {
         this.desk = desk;
@@ -91,11 +93,27 @@ final class CardView extends VBox {
         selected.ifPresent(this::show);
     }
 
+    /// All that the card depends on: what is logged elsewhere does not build it anew.
+    private record Shown(
+            Cell cell,
+            Optional<CellModel> model,
+            Schools schools,
+            CellMark mark,
+            Set<String> models) {}
+
     private void show(Cell cell) {
         Optional<CellModel> model = desk.state().modelOf(cell);
+        Shown now =
+                new Shown(
+                        cell,
+                        model,
+                        desk.state().schools(),
+                        CellMark.of(cell, desk.state()),
+                        Set.copyOf(desk.state().models().keySet()));
+        if (shown.equals(Optional.of(now))) return;
+        shown = Optional.of(now);
         Judged<Standing> judged =
                 Grader.judge(cell, model, desk.state().schools(), GradePolicy.USUAL);
-        drawn = Optional.of(CellMark.of(cell, desk.state()));
         mark.repaint();
         id.setText(cell.id().text());
         verdict.setText(judged.verdict().words());
@@ -111,7 +129,11 @@ final class CardView extends VBox {
         figures.add("Last V", Quantity.VOLTAGE, cell.volts().orElse(Double.NaN));
         figures.add("Capacity", Quantity.CAPACITY, cell.milliampHours().orElse(Double.NaN));
         figures.add("Of rated", Quantity.PERCENT, 100 * Grader.soh(cell, model).orElse(Double.NaN));
-        figures.add("IR (AC)", Quantity.RESISTANCE, cell.milliohms().orElse(Double.NaN));
+        boolean isDcOnly = cell.acMilliohms().isEmpty() && cell.dcMilliohms().isPresent();
+        if (!isDcOnly)
+            figures.add("IR (AC)", Quantity.RESISTANCE, cell.acMilliohms().orElse(Double.NaN));
+        if (cell.dcMilliohms().isPresent())
+            figures.add("IR (DC)", Quantity.RESISTANCE, cell.dcMilliohms().getAsDouble());
         reasons.getChildren().setAll(judged.reasons().stream().map(CardView::reasonLine).toList());
         lifeLine.show(cell);
     }
@@ -186,7 +208,8 @@ final class CardView extends VBox {
     }
 
     private void drawMark(pentacell.desktop.kit.Pen pen, double width, double height) {
-        drawn.ifPresent(
-                cell -> cell.draw(pen, width / 2, height / 2, Math.min(width, height) / 2 - 1));
+        shown.map(Shown::mark)
+                .ifPresent(cell ->
+                        cell.draw(pen, width / 2, height / 2, Math.min(width, height) / 2 - 1));
     }
 }

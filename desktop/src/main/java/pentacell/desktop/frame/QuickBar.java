@@ -32,7 +32,6 @@ public final class QuickBar extends VBox {
         getStyleClass().add("quick-line");
         field.setId("quick-line");
         field.setAccessibleText(accessibleText);
-        field.setPromptText(source.example());
         field.getStyleClass().add("quick-field");
         HBox.setHgrow(field, Priority.ALWAYS);
         inHand.setId("in-hand");
@@ -68,6 +67,7 @@ public final class QuickBar extends VBox {
 
     private void read() {
         inHand.setText(source.inHand());
+        field.setPromptText(source.example());
         Reading reading = source.read(field.getText());
         chips.getChildren().setAll(reading.chips().stream().map(QuickBar::chip).toList());
         remark.setText(reading.remark());

@@ -44,7 +44,7 @@ final class RuleFields extends VBox {
     /// @param complaint hears what is wrong with a field
     RuleFields(Consumer<String> complaint) {
         this.complaint = complaint;
-        getStyleClass().add("rules-content");
+        getStyleClass().add("rule-fields");
         irSpread.setPromptText("no limit");
         getChildren()
                 .addAll(

@@ -59,12 +59,12 @@ final class HoldPane extends VBox {
                         "Nothing lies on the hold shelf. A cell comes here full, when its test is done; then type its id and its voltage below."));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
         VBox.setVgrow(table, Priority.ALWAYS);
-        column("Cell", 78, row -> row.test().cell().id().text());
-        column("Place", 78, row -> row.test().cell().place().map(Place::toString).orElse("–"));
-        column("Due", 92, row -> due(row.test()));
+        column("Cell", 74, row -> row.test().cell().id().text());
+        column("Place", 66, row -> row.test().cell().place().map(Place::toString).orElse("–"));
+        column("Due", 104, row -> due(row.test()));
         column(
                 "Verdict",
-                76,
+                74,
                 row ->
                         row.suspicion().isPresent() && row.test().verdict() != HoldTest.Verdict.OUT
                                 ? "▲ suspect"
@@ -84,7 +84,7 @@ final class HoldPane extends VBox {
         number("mV/day", row -> number(Quantity.MILLIVOLTS_A_DAY, row.test().millivoltsADay()));
         number("%/month", row -> number(Quantity.PERCENT_A_MONTH, row.percentAMonth()));
         number("z", row -> number(Quantity.PERCENT, row.robustZ()));
-        column("Since", 92, row -> WHEN.format(TestModel.local(row.test().began())));
+        column("Since", 104, row -> WHEN.format(TestModel.local(row.test().began())));
         column("Model", 100, row -> row.test().cell().model().orElse(""));
         table.getSelectionModel()
                 .selectedItemProperty()
@@ -124,7 +124,7 @@ final class HoldPane extends VBox {
     }
 
     private void number(String title, Function<HoldShelf.Row, String> value) {
-        column(title, 62, value);
+        column(title, 57, value);
         table.getColumns().getLast().getStyleClass().add("number");
     }
 

@@ -122,7 +122,8 @@ final class TimeSheet extends VBox {
     }
 
     private static String words(Duration time) {
-        long hours = time.toHours();
+        long hours = Math.round(time.toMinutes() / 60.0);
+        if (hours < 2) return time.toMinutes() + " min";
         return hours < 48 ? hours + " h" : "%d days %d h".formatted(hours / 24, hours % 24);
     }
 
@@ -223,7 +224,9 @@ final class TimeSheet extends VBox {
             double until = Math.min(time.last(), time.pixel(minutes(now, next)));
             if (!hours.isThere(at) && until > from)
                 pen.fill(Hue.RULE, 0.45, from, top, until - from, bottom - top);
-            if (at.getHour() == 0) {
+            // "now" stands at the left edge
+            boolean isClear = from > time.first() + 3 * pen.em();
+            if (at.getHour() == 0 && isClear) {
                 pen.line(Hue.SECOND, 1, from, top - 0.6 * pen.em(), from, bottom);
                 pen.narrowText(
                         Hue.SECOND,

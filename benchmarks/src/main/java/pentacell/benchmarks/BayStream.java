@@ -1,0 +1,215 @@
+package pentacell.benchmarks;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.animation.AnimationTimer;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import pentacell.core.bay.Instrument;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.Fact;
+import pentacell.desktop.Bench;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Settings;
+import pentacell.desktop.theme.Theme;
+import pentacell.instruments.simulated.StandIn;
+
+/// The bay board with sixteen bays: how late the UI thread is, and how far frames lie apart, while
+/// nothing runs and while all sixteen stream their curves.
+public final class BayStream extends Application {
+    private static final int CHARGERS = 4;
+    private static final int SECONDS = 20;
+
+    private static final FileAsk NOBODY =
+            new FileAsk() {
+                @Override
+                public Optional<Path> whereTo(String title, String proposed) {
+                    return Optional.empty();
+                }
+
+                @Override
+                public Optional<Path> which(String title, String kind, String pattern) {
+                    return Optional.empty();
+                }
+            };
+
+    /// Prints both and their ratio.
+    public static void main(String[] arguments) {
+        launch(arguments);
+    }
+
+    @Override
+    public void start(Stage stage) throws Exception {
+        Theme.loadFonts();
+        Settings settings = Settings.forNow();
+        settings.put("stand-in-speed", "300");
+        Bench bench = Bench.create(NOBODY, Clock.systemUTC(), settings);
+        stage.setScene(bench.frame().scene());
+        stage.setWidth(1280);
+        stage.setHeight(800);
+        stage.show();
+        Path folder = Files.createTempDirectory("bays");
+        bench.frame().open(folder.resolve("bays.pentacell"));
+        Thread.ofPlatform()
+                .daemon()
+                .start(() -> {
+                    measure(bench);
+                    Platform.runLater(() -> {
+                        bench.desk().close();
+                        Platform.exit();
+                    });
+                });
+    }
+
+    private static void measure(Bench bench) {
+        until(() -> !bench.desk().fileNameProperty().get().isEmpty());
+        onUi(() -> bench.desk().log("cells and chargers", facts(), () -> {}));
+        until(() -> bench.desk().state().instruments().size() == CHARGERS);
+        onUi(() -> {
+            bench.frame().go(bench.test());
+            bench.test().showPane("Bays");
+        });
+        until(() -> bench.test().model().canLoad(new CellId("HB21-01")));
+        measure("warming up");
+        double[] idle = measure("16 bays empty");
+        onUi(() -> bench.test().model().loadAsPlanned(4 * CHARGERS));
+        until(() -> bench.test().model().sampleCount() > 100 * CHARGERS);
+        measure("loading");
+        double[] streaming = measure("16 bays streaming");
+        System.out.printf(
+                Locale.ROOT,
+                "streaming / empty: lateness p99 %.1f, frame gap p99 %.2f%n",
+                streaming[0] / idle[0],
+                streaming[1] / idle[1]);
+        System.out.println(bench.test().model().sampleCount() + " samples on the board");
+    }
+
+    private static List<Fact> facts() {
+        List<Fact> facts = new ArrayList<>();
+        facts.add(
+                new Fact.ModelDefined(
+                        new CellModel(
+                                "Quill Q22",
+                                CellFormat.parse("18650").orElseThrow(),
+                                Chemistry.NMC,
+                                2200,
+                                2250,
+                                CellLimits.careful(Chemistry.NMC, 2200))));
+        for (int i = 1; i <= 8 * CHARGERS; i++) {
+            CellId id = new CellId("HB21-%02d".formatted(i));
+            facts.add(new CellFact.CellNamed(id, Optional.empty(), Optional.of("Quill Q22")));
+            facts.add(new CellFact.VoltageRead(id, 3.62));
+        }
+        for (char letter = 'A'; letter < 'A' + CHARGERS; letter++) {
+            String name = "Charger " + letter;
+            facts.add(
+                    new Fact.InstrumentAdded(
+                            new Instrument(
+                                    name,
+                                    Instrument.simulated(StandIn.FOUR_SLOT.code()),
+                                    StandIn.FOUR_SLOT.bays(name))));
+        }
+        return facts;
+    }
+
+    /// How late something told to the UI thread is heard, and the gaps between frames, in ms.
+    ///
+    /// @return the 99th percentile of both
+    private static double[] measure(String what) {
+        List<Double> late = new ArrayList<>();
+        List<Double> gaps = new ArrayList<>();
+        AtomicReference<AnimationTimer> timer = new AtomicReference<>();
+        onUi(() -> {
+            timer.set(
+                    new AnimationTimer() {
+                        private long last;
+
+                        @Override
+                        public void handle(long now) {
+                            if (last != 0) gaps.add((now - last) / 1e6);
+                            last = now;
+                        }
+                    });
+            timer.get().start();
+        });
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
+        while (System.nanoTime() < end) {
+            long told = System.nanoTime();
+            onUi(() -> late.add((System.nanoTime() - told) / 1e6));
+            pause(5);
+        }
+        onUi(() -> timer.get().stop());
+        double[] lateness = sorted(late);
+        double[] frames = sorted(gaps);
+        System.out.printf(
+                Locale.ROOT,
+                "%-18s lateness p99 %.1f ms, worst %.1f ms; frames %d, gap p99 %.1f ms, worst %.1f ms%n",
+                what,
+                at(lateness, 0.99),
+                at(lateness, 1),
+                frames.length,
+                at(frames, 0.99),
+                at(frames, 1));
+        return new double[] {at(lateness, 0.99), at(frames, 0.99)};
+    }
+
+    private static double[] sorted(List<Double> values) {
+        double[] sorted = values.stream().mapToDouble(Double::doubleValue).toArray();
+        Arrays.sort(sorted);
+        return sorted;
+    }
+
+    private static double at(double[] sorted, double share) {
+        return sorted.length == 0
+                ? Double.NaN
+                : sorted[(int) Math.round(share * (sorted.length - 1))];
+    }
+
+    private static void onUi(Runnable work) {
+        CountDownLatch done = new CountDownLatch(1);
+        Platform.runLater(() -> {
+            work.run();
+            done.countDown();
+        });
+        try {
+            done.await();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private interface Condition {
+        boolean holds();
+    }
+
+    private static void until(Condition condition) {
+        boolean[] holds = {false};
+        while (!holds[0]) {
+            onUi(() -> holds[0] = condition.holds());
+            pause(20);
+        }
+    }
+
+    private static void pause(long millis) {
+        try {
+            Thread.sleep(millis);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}
