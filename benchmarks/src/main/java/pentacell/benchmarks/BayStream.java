@@ -35,19 +35,6 @@ public final class BayStream extends Application {
     private static final int CHARGERS = 4;
     private static final int SECONDS = 20;
 
-    private static final FileAsk NOBODY =
-            new FileAsk() {
-                @Override
-                public Optional<Path> whereTo(String title, String proposed) {
-                    return Optional.empty();
-                }
-
-                @Override
-                public Optional<Path> which(String title, String kind, String pattern) {
-                    return Optional.empty();
-                }
-            };
-
     /// Prints both and their ratio.
     public static void main(String[] arguments) {
         launch(arguments);
@@ -58,7 +45,7 @@ public final class BayStream extends Application {
         Theme.loadFonts();
         Settings settings = Settings.forNow();
         settings.put("stand-in-speed", "300");
-        Bench bench = Bench.create(NOBODY, Clock.systemUTC(), settings);
+        Bench bench = Bench.create(FileAsk.NOBODY, Clock.systemUTC(), settings);
         stage.setScene(bench.frame().scene());
         stage.setWidth(1280);
         stage.setHeight(800);

@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
@@ -25,19 +24,6 @@ import pentacell.desktop.theme.Theme;
 
 /// Takes the pictures of the handbook: each main view, from a workshop file, in both themes.
 public final class Shots extends Application {
-    private static final FileAsk NOBODY_TO_ASK =
-            new FileAsk() {
-                @Override
-                public Optional<Path> whereTo(String title, String proposed) {
-                    return Optional.empty();
-                }
-
-                @Override
-                public Optional<Path> which(String title, String kind, String pattern) {
-                    return Optional.empty();
-                }
-            };
-
     /// Takes all pictures and returns when they are written.
     ///
     /// @param workshop the workshop to show
@@ -58,7 +44,7 @@ public final class Shots extends Application {
     public void start(Stage stage) {
         Theme.loadFonts();
         Map<String, String> named = getParameters().getNamed();
-        Bench bench = Bench.create(NOBODY_TO_ASK, Clock.systemUTC(), Settings.forNow());
+        Bench bench = Bench.create(FileAsk.NOBODY, Clock.systemUTC(), Settings.forNow());
         stage.setScene(bench.frame().scene());
         stage.setWidth(Integer.parseInt(named.getOrDefault("width", "1280")));
         stage.setHeight(Integer.parseInt(named.getOrDefault("height", "800")));

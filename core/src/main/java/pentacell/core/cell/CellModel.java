@@ -1,5 +1,8 @@
 package pentacell.core.cell;
 
+import java.util.Optional;
+import java.util.OptionalDouble;
+
 /// A model of cell as its data sheet describes it new.
 ///
 /// @param name maker and type as printed on the sleeve
@@ -27,5 +30,17 @@ public record CellModel(
             throw new IllegalArgumentException(
                     "rated nominal must be at least the minimum and under 100000 mAh, was "
                             + ratedNominalMilliampHours);
+    }
+
+    /// The chemistry a cell is treated as: its model's, and of the 4.2 V class while that is not
+    /// known.
+    public static Chemistry chemistryOf(Optional<CellModel> model) {
+        return model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+    }
+
+    /// What a cell was rated for, in mAh; empty while its model is not known.
+    public static OptionalDouble ratedOf(Optional<CellModel> model) {
+        return model.map(known -> OptionalDouble.of(known.ratedMinimumMilliampHours))
+                .orElse(OptionalDouble.empty());
     }
 }

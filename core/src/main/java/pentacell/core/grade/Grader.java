@@ -7,7 +7,6 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellModel;
-import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.PrepWork;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.CellFact.Decision;
@@ -40,18 +39,15 @@ public final class Grader {
     public static Optional<Judged<IntakeVerdict>> firstLook(
             Cell cell, Optional<CellModel> model, Schools schools) {
         if (cell.firstVolts().isEmpty()) return Optional.empty();
-        BandPolicy policy = schools.bands(chemistry(model));
+        BandPolicy policy = schools.bands(CellModel.chemistryOf(model));
         return Optional.of(Triage.judge(cell.firstVolts().getAsDouble(), policy));
-    }
-
-    private static Chemistry chemistry(Optional<CellModel> model) {
-        return model.map(CellModel::chemistry).orElse(Chemistry.NMC);
     }
 
     /// Whether a cell was ever read under its chemistry's end voltage. The mark stays for life,
     /// whatever the school and the later readings: copper that was dissolved does not come back.
     public static boolean isRescued(Cell cell, Optional<CellModel> model) {
-        return cell.lowestVolts().orElse(Double.POSITIVE_INFINITY) < chemistry(model).endVolts();
+        return cell.lowestVolts().orElse(Double.POSITIVE_INFINITY)
+                < CellModel.chemistryOf(model).endVolts();
     }
 
     /// Judges a cell by everything known of it.
@@ -125,7 +121,7 @@ public final class Grader {
                     Reason.of(
                             Rule.WAS_DEEPLY_DISCHARGED,
                             cell.lowestVolts().orElse(Double.NaN),
-                            chemistry(model).endVolts()));
+                            CellModel.chemistryOf(model).endVolts()));
         return rescued ? Standing.RESCUED : Standing.FIT;
     }
 

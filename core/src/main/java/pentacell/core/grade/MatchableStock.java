@@ -3,7 +3,6 @@ package pentacell.core.grade;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import pentacell.core.cell.CellId;
@@ -75,8 +74,7 @@ public record MatchableStock(
                 cell.model().orElse(""),
                 cell.donor().orElse(""),
                 model.map(CellModel::chemistry),
-                model.map(known -> OptionalDouble.of(known.ratedMinimumMilliampHours()))
-                        .orElse(OptionalDouble.empty()),
+                CellModel.ratedOf(model),
                 cell.place().map(Place::toString).orElse(""));
     }
 }

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import pentacell.core.cell.CellModel;
-import pentacell.core.cell.Chemistry;
 import pentacell.core.donor.Donor;
 import pentacell.core.donor.Lot;
 import pentacell.core.fact.Cell;
@@ -169,7 +168,7 @@ public record HarvestYield(
         private static double wattHours(Cell cell, Optional<CellModel> model) {
             return cell.milliampHours().orElse(0)
                     / 1000
-                    * model.map(CellModel::chemistry).orElse(Chemistry.NMC).nominalVolts();
+                    * CellModel.chemistryOf(model).nominalVolts();
         }
 
         HarvestYield end(String name, String currency) {

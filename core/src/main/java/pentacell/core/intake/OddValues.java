@@ -3,7 +3,6 @@ package pentacell.core.intake;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellModel;
-import pentacell.core.cell.Chemistry;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
@@ -30,7 +29,7 @@ public final class OddValues {
     /// What is odd about a voltage in V.
     public static Optional<Reason> voltage(
             double volts, Optional<CellModel> model, Schools schools) {
-        BandPolicy policy = schools.bands(model.map(CellModel::chemistry).orElse(Chemistry.NMC));
+        BandPolicy policy = schools.bands(CellModel.chemistryOf(model));
         Judged<IntakeVerdict> judged = Triage.judge(volts, policy);
         return judged.verdict() == IntakeVerdict.NORMAL
                 ? Optional.empty()

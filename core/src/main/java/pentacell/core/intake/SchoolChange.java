@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
-import pentacell.core.cell.Chemistry;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.school.BandPolicy;
@@ -24,8 +23,7 @@ public record SchoolChange(CellId cell, IntakeVerdict before, IntakeVerdict afte
         for (Cell cell : state.cells().values()) {
             boolean isConcerned =
                     cell.firstVolts().isPresent()
-                            && state.modelOf(cell).map(CellModel::chemistry).orElse(Chemistry.NMC)
-                                    == next.chemistry();
+                            && CellModel.chemistryOf(state.modelOf(cell)) == next.chemistry();
             if (!isConcerned) continue;
             double volts = cell.firstVolts().getAsDouble();
             IntakeVerdict before = Triage.judge(volts, now).verdict();

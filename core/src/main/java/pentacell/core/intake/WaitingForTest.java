@@ -41,7 +41,7 @@ public record WaitingForTest(Cell cell, Chemistry chemistry, Instruction instruc
         if (isOut || cell.firstVolts().isEmpty() || cell.milliampHours().isPresent())
             return Optional.empty();
         Optional<CellModel> model = state.modelOf(cell);
-        Chemistry chemistry = model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+        Chemistry chemistry = CellModel.chemistryOf(model);
         BandPolicy policy = state.schools().bands(chemistry);
         IntakeVerdict verdict = Triage.judge(cell.firstVolts().getAsDouble(), policy).verdict();
         boolean byHand =

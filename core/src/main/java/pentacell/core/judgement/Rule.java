@@ -107,7 +107,9 @@ public enum Rule {
             Quantity.TEMPERATURE_RISE,
             "The can became {figure} warmer than at the start; from {limit} it is set aside."),
     HOLD_FINE(Quantity.MILLIVOLTS, "It lost {figure} on the hold shelf; up to {limit} is fine."),
-    HOLD_NOT_DONE(Quantity.DAYS, "On the hold shelf for {figure} of {limit}."),
+    HOLD_NOT_DONE(
+            Quantity.DAYS,
+            "On the hold shelf; its readings lie {figure} apart so far, {limit} are wanted."),
     HOLD_EXTEND(
             Quantity.MILLIVOLTS,
             "It lost {figure} on the hold shelf, over {limit}: it lies once more as long."),

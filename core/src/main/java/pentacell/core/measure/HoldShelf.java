@@ -65,8 +65,7 @@ public record HoldShelf(List<Row> rows, int places) {
                                                 Collectors.toList())));
         List<Row> rows = new ArrayList<>();
         for (HoldTest test : tests) {
-            Chemistry chemistry =
-                    state.modelOf(test.cell()).map(CellModel::chemistry).orElse(Chemistry.NMC);
+            Chemistry chemistry = CellModel.chemistryOf(state.modelOf(test.cell()));
             rows.add(
                     row(
                             test,

@@ -57,11 +57,9 @@ public final class Recorrection {
         if (measured.isEmpty() || cell.milliampHours().isEmpty()) return Optional.empty();
         TestConditions conditions = measured.get().conditions();
         Optional<CellModel> model = state.modelOf(cell);
-        Chemistry chemistry = model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+        Chemistry chemistry = CellModel.chemistryOf(model);
         TestPolicy policy = state.schools().test();
-        OptionalDouble rated =
-                model.map(known -> OptionalDouble.of(known.ratedMinimumMilliampHours()))
-                        .orElse(OptionalDouble.empty());
+        OptionalDouble rated = CellModel.ratedOf(model);
         // read as it was then, to the end it had then; only the carrying over is of today
         OptionalDouble endVolts =
                 OptionalDouble.of(conditions.endVolts().orElse(policy.endVolts(chemistry)));

@@ -50,11 +50,9 @@ public final class RunResults {
             String words,
             OptionalDouble endVolts) {
         Optional<CellModel> model = state.modelOf(cell);
-        Chemistry chemistry = model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+        Chemistry chemistry = CellModel.chemistryOf(model);
         TestPolicy policy = state.schools().test();
-        OptionalDouble rated =
-                model.map(known -> OptionalDouble.of(known.ratedMinimumMilliampHours()))
-                        .orElse(OptionalDouble.empty());
+        OptionalDouble rated = CellModel.ratedOf(model);
         AnalysisSettings settings =
                 new AnalysisSettings(
                         OptionalDouble.of(endVolts.orElse(policy.endVolts(chemistry))),

@@ -53,9 +53,7 @@ public final class TestProgramme {
             Bay bay,
             OptionalDouble askedAmps) {
         Chemistry chemistry = waiting.chemistry();
-        OptionalDouble rated =
-                model.map(known -> OptionalDouble.of(known.ratedMinimumMilliampHours()))
-                        .orElse(OptionalDouble.empty());
+        OptionalDouble rated = CellModel.ratedOf(model);
         double full =
                 Math.min(
                         chemistry.chargeLimitVolts(),

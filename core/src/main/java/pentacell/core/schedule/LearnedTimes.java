@@ -75,7 +75,7 @@ public final class LearnedTimes {
     /// What was predicted of a run before it began: from the first voltage and the rating alone.
     private static double predicted(WorkshopState state, Cell cell, Bay bay) {
         Optional<CellModel> model = state.modelOf(cell);
-        Chemistry chemistry = model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+        Chemistry chemistry = CellModel.chemistryOf(model);
         return PhaseTimes.seconds(
                 TestProgramme.of(
                         new WaitingForTest(

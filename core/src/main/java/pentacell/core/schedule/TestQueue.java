@@ -64,7 +64,7 @@ public final class TestQueue {
                         && cell.decision().isEmpty();
         if (!isAgain) return Optional.empty();
         Optional<CellModel> model = state.modelOf(cell);
-        Chemistry chemistry = model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+        Chemistry chemistry = CellModel.chemistryOf(model);
         return Optional.of(
                 new WaitingForTest(
                         cell,
@@ -125,7 +125,7 @@ public final class TestQueue {
     /// How long the whole test of a cell that is in a bay takes there.
     public Duration expected(Cell cell, Bay bay) {
         Optional<CellModel> model = state.modelOf(cell);
-        Chemistry chemistry = model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+        Chemistry chemistry = CellModel.chemistryOf(model);
         Instruction usual =
                 Instruction.of(IntakeVerdict.NORMAL, model, state.schools().bands(chemistry));
         return expected(new WaitingForTest(cell, chemistry, usual), bay);
@@ -134,10 +134,7 @@ public final class TestQueue {
     /// Predicted seconds of a programme for a cell, before what was learned.
     static double seconds(
             WorkshopState state, Cell cell, Chemistry chemistry, Programme programme) {
-        OptionalDouble rated =
-                state.modelOf(cell)
-                        .map(model -> OptionalDouble.of(model.ratedMinimumMilliampHours()))
-                        .orElse(OptionalDouble.empty());
+        OptionalDouble rated = CellModel.ratedOf(state.modelOf(cell));
         double capacity =
                 cell.milliampHours().orElse(PhaseTimes.USUAL_SHARE_OF_RATING * rated.orElse(2000));
         return PhaseTimes.seconds(

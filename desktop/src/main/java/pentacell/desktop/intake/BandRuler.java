@@ -46,8 +46,7 @@ final class BandRuler {
         int[] counts = new int[bands.size() + 1];
         for (Cell cell : state.cells().values()) {
             Optional<CellModel> model = state.modelOf(cell);
-            if (cell.firstVolts().isEmpty()
-                    || model.map(CellModel::chemistry).orElse(Chemistry.NMC) != chemistry) continue;
+            if (cell.firstVolts().isEmpty() || CellModel.chemistryOf(model) != chemistry) continue;
             double volts = cell.firstVolts().getAsDouble();
             if (Triage.judge(volts, policy).verdict() == IntakeVerdict.REJECT)
                 counts[bands.size()]++;

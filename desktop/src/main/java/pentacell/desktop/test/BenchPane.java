@@ -62,7 +62,6 @@ final class BenchPane extends VBox {
         Button remove = new Button("Take off the bench");
         remove.setId("remove-instrument");
         remove.setOnAction(pressed -> remove());
-        add.getChildren().add(remove);
         Label simulated =
                 new Label(
                         "The four are stand-ins with virtual cells, for practice. A real instrument speaks the line protocol (docs/instrument-protocol.md):");
@@ -100,6 +99,9 @@ final class BenchPane extends VBox {
         reference.setOnAction(pressed -> chooseReference());
         figures.setId("instrument-figures");
         figures.setWrapText(true);
+        // or the table would take the room of their second line
+        figures.setMinHeight(USE_PREF_SIZE);
+        remark.setMinHeight(USE_PREF_SIZE);
         remark.setId("bench-remark");
         remark.setWrapText(true);
         settings = new BenchSettings(desk, model, logs, remark::setText);
@@ -109,7 +111,7 @@ final class BenchPane extends VBox {
         Button aside = new Button("Set bay aside, or take it again");
         aside.setId("bay-aside");
         aside.setOnAction(pressed -> setAside());
-        FlowPane acts = new FlowPane(aside, reference, recorrect.button());
+        FlowPane acts = new FlowPane(aside, remove, reference, recorrect.button());
         acts.getStyleClass().add("extras");
         acts.setPrefWrapLength(WRAP);
         getChildren().addAll(add, simulated, settings, table, acts, figures, remark);

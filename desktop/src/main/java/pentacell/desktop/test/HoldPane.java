@@ -83,6 +83,7 @@ final class HoldPane extends VBox {
         number("Lost mV", row -> number(Quantity.MILLIVOLTS, row.test().lostMillivolts()));
         number("mV/day", row -> number(Quantity.MILLIVOLTS_A_DAY, row.test().millivoltsADay()));
         number("%/month", row -> number(Quantity.PERCENT_A_MONTH, row.percentAMonth()));
+        table.getColumns().getLast().setPrefWidth(66);
         number("z", row -> number(Quantity.PERCENT, row.robustZ()));
         column("Since", 104, row -> WHEN.format(TestModel.local(row.test().began())));
         column("Model", 100, row -> row.test().cell().model().orElse(""));

@@ -44,7 +44,7 @@ public final class StandInCells implements Function<String, VirtualCell> {
     /// The truth behind an id.
     public static CellTruth truth(String name, Optional<Cell> cell, Optional<CellModel> model) {
         Random random = new Random(name.hashCode());
-        Chemistry chemistry = model.map(CellModel::chemistry).orElse(Chemistry.NMC);
+        Chemistry chemistry = CellModel.chemistryOf(model);
         double rated = model.map(CellModel::ratedMinimumMilliampHours).orElse(2200.0);
         double health = 0.72 + 0.24 * random.nextDouble();
         double ohms = 0.045 + 0.045 * random.nextDouble();
