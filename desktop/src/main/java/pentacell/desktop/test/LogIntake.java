@@ -59,7 +59,8 @@ final class LogIntake {
 
     private void look() {
         Optional<Path> folder = folder();
-        if (folder.isEmpty()) return;
+        boolean isOpen = model.bench().keeper().isPresent();
+        if (folder.isEmpty() || !isOpen) return;
         desk.compute(
                 () -> {
                     List<Path> files = new ArrayList<>();

@@ -95,9 +95,9 @@ final class Recorrect {
         DoubleSummaryStatistics shares =
                 changes.stream().mapToDouble(Change::share).summaryStatistics();
         String words =
-                "%d capacities corrected anew, by %s to %s"
+                "%s corrected anew, by %s to %s"
                         .formatted(
-                                changes.size(),
+                                changes.size() == 1 ? "1 capacity" : changes.size() + " capacities",
                                 Quantity.PERCENT.text(100 * shares.getMin()),
                                 Quantity.PERCENT.text(100 * shares.getMax()));
         desk.log(

@@ -113,10 +113,12 @@ final class GrowingRun {
         return words;
     }
 
-    /// Whether samples were missed; asked once.
+    /// Whether samples were missed; asked once. A replay tells the end again behind the missing
+    /// samples, so an end that was told before it does not hold.
     boolean takeGap() {
         boolean had = hasGap;
         hasGap = false;
+        if (had) how = "";
         return had;
     }
 
