@@ -4,43 +4,32 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
+import static pentacell.desktop.WaitingCells.add;
+import static pentacell.desktop.WaitingCells.charger;
+import static pentacell.desktop.WaitingCells.eight;
+import static pentacell.desktop.WaitingCells.facts;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellLimits;
-import pentacell.core.cell.CellModel;
-import pentacell.core.cell.Chemistry;
 import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
 import pentacell.core.fact.Oddity;
 import pentacell.core.fact.RunFact;
 import pentacell.core.measure.HeatLadder;
 import pentacell.core.measure.HoldShelf;
 import pentacell.core.measure.OpenRun;
-import pentacell.core.school.TestPolicy;
-import pentacell.desktop.frame.Settings;
 import pentacell.instruments.protocol.Ask.FaultKind;
-import pentacell.instruments.simulated.CellTruth;
 import pentacell.instruments.simulated.SimulatedInstrument;
-import pentacell.instruments.simulated.StandIn;
 import pentacell.instruments.simulated.StandInCells;
-import pentacell.instruments.simulated.VirtualCell;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.Opening;
 
@@ -48,42 +37,8 @@ import pentacell.workshop.logbook.Opening;
 final class TestStationTest {
     @TempDir Path folder;
 
-    private static Settings clockAt(int times) {
-        Settings settings = Settings.forNow();
-        settings.put("stand-in-speed", String.valueOf(times));
-        return settings;
-    }
-
-    /// Eight ids of which exactly one is a heater.
-    private static List<CellId> eight() {
-        List<CellId> cells = new ArrayList<>();
-        boolean hasHeater = false;
-        for (int i = 1; cells.size() < 8; i++) {
-            String id = "HB21-%02d".formatted(i);
-            boolean heater = StandInCells.isHeater(id);
-            if (heater && hasHeater || !heater && !hasHeater && cells.size() == 7) continue;
-            hasHeater |= heater;
-            cells.add(new CellId(id));
-        }
-        return cells;
-    }
-
-    private static List<Fact> facts(List<CellId> cells) {
-        List<Fact> facts = new ArrayList<>();
-        facts.add(
-                new Fact.ModelDefined(
-                        new CellModel(
-                                "Quill Q22",
-                                CellFormat.parse("18650").orElseThrow(),
-                                Chemistry.NMC,
-                                2200,
-                                2250,
-                                CellLimits.careful(Chemistry.NMC, 2200))));
-        for (CellId cell : cells) {
-            facts.add(new CellFact.CellNamed(cell, Optional.empty(), Optional.of("Quill Q22")));
-            facts.add(new CellFact.VoltageRead(cell, 3.62));
-        }
-        return facts;
+    private BenchFixture station(List<CellId> cells, int clock) throws Exception {
+        return WaitingCells.station(folder.resolve("bench.pentacell"), cells, clock);
     }
 
     private static List<RunFact.CurveOdd> odd(Cell cell) {
@@ -97,11 +52,7 @@ final class TestStationTest {
     @Test
     void eightCellsAreLoadedByTypingTheirIdsAndTheirResultsAreLogged() throws Exception {
         List<CellId> cells = eight();
-        try (BenchFixture ui =
-                BenchFixture.open(folder.resolve("bench.pentacell"), clockAt(10_000))) {
-            ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
-            ui.await("cells are known", () -> ui.state().cells().size() == 8);
-            ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+        try (BenchFixture ui = station(cells, 10_000)) {
             ui.click("#test-bench");
             ui.click("#add-eight-slot");
             ui.await("a charger stands there", () -> ui.state().instruments().size() == 1);
@@ -213,73 +164,6 @@ final class TestStationTest {
         }
     }
 
-    private static SimulatedInstrument charger(int port) throws IOException {
-        return SimulatedInstrument.start(
-                StandIn.FOUR_SLOT,
-                "Charger",
-                600,
-                id -> new VirtualCell(CellTruth.sound(Chemistry.NMC, 2000, 0.06, 0.5)),
-                1,
-                port);
-    }
-
-    /// The station, with cells that wait when the file has none.
-    private BenchFixture station(List<CellId> cells, int clock) throws Exception {
-        BenchFixture ui = BenchFixture.open(folder.resolve("bench.pentacell"), clockAt(clock));
-        if (ui.state().cells().isEmpty())
-            ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
-        ui.await("cells are known", () -> ui.state().cells().size() == 8);
-        ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
-        return ui;
-    }
-
-    private static void add(SimulatedInstrument charger, BenchFixture ui) {
-        ui.click("#test-bench");
-        ui.click("#instrument-address");
-        ui.enter("Charger A 127.0.0.1:" + charger.port());
-        ui.await("it stands there", () -> ui.state().instruments().size() == 1);
-    }
-
-    @Test
-    void aLostLineTakesItsBaysOutOfThePlanUntilItIsBack() throws Exception {
-        SimulatedInstrument charger = charger(0);
-        try (BenchFixture ui = station(eight(), 600)) {
-            add(charger, ui);
-            ui.click("#test-time-sheet");
-            ui.await("planned", () -> ui.text("#plan-finish").startsWith("All tested"));
-            int port = charger.port();
-            charger.close();
-            ui.await("lost", () -> ui.text("#plan-finish").contains("no bay can test"));
-            assertTrue(ui.text("#plan-hands").contains("Charger A · 4"));
-            charger = charger(port);
-            ui.await("back", () -> ui.text("#plan-finish").startsWith("All tested"));
-        } finally {
-            charger.close();
-        }
-    }
-
-    @Test
-    void aBaySetAsideTakesNoCell() throws Exception {
-        try (SimulatedInstrument charger = charger(0);
-                BenchFixture ui = station(eight(), 600)) {
-            add(charger, ui);
-            ui.click("#bay-aside");
-            assertTrue(ui.text("#bench-remark").contains("Choose the bay"));
-            ui.robot.interact(() ->
-                    ui.find("#bench-table", TableView.class)
-                            .orElseThrow()
-                            .getSelectionModel()
-                            .select(1));
-            ui.click("#bay-aside");
-            ui.await("aside", () -> ui.state().baysAside().equals(Set.of("Charger A · 2")));
-            ui.click("#test-bays");
-            ui.enter("b2 " + eight().get(0));
-            ui.await(
-                    "refused",
-                    () -> ui.bench.desk().messageProperty().get().contains("is set aside"));
-        }
-    }
-
     @Test
     void undoTakesTheCellOutOfItsBay() throws Exception {
         CellId cell = eight().get(0);
@@ -326,86 +210,6 @@ final class TestStationTest {
             ui.click("#test-bench");
             ui.click("#recorrect");
             ui.await("no run yet", () -> ui.text("#bench-remark").contains("already"));
-        }
-    }
-
-    private static void choose(BenchFixture ui, String query, String item) {
-        ui.robot.interact(() -> {
-            @SuppressWarnings("unchecked")
-            ComboBox<String> box = ui.find(query, ComboBox.class).orElseThrow();
-            box.setValue(item);
-        });
-    }
-
-    @Test
-    void aLogFromTheWatchedFolderFollowsTheSchoolAndIsCarriedOverToAnother() throws Exception {
-        StringBuilder log = new StringBuilder("time_s,voltage_v,current_a\n");
-        for (int t = 0; t <= 7200; t += 10)
-            log.append("%d,%.4f,-1%n".formatted(t, 4.1 - 1.4 * t / 7200));
-        Path watched = Files.createDirectory(folder.resolve("logs"));
-        CellId third = new CellId("HB21-03");
-        try (BenchFixture ui = station(eight(), 600)) {
-            ui.click("#test-bench");
-            choose(ui, "#test-school", TestPolicy.GENTLE.name());
-            ui.await("the school", () -> ui.state().schools().test().equals(TestPolicy.GENTLE));
-            ui.click("#watched-folder");
-            ui.enter(watched.toString());
-            Files.writeString(watched.resolve("run of HB21-03.csv"), log);
-            ui.await(
-                    "taken in",
-                    () -> ui.state().cell(third).orElseThrow().milliampHours().isPresent());
-            double gentle = ui.state().cell(third).orElseThrow().milliampHours().orElseThrow();
-            choose(ui, "#test-school", TestPolicy.BENCH_LOAD.name());
-            ui.await(
-                    "the other school",
-                    () -> ui.state().schools().test().equals(TestPolicy.BENCH_LOAD));
-            ui.click("#recorrect");
-            ui.await(
-                    "corrected anew",
-                    () -> ui.text("#bench-remark").startsWith("1 capacity corrected anew"));
-            double quick = ui.state().cell(third).orElseThrow().milliampHours().orElseThrow();
-            // by the line itself: 1.4 V in 2 Ah, to 2.8 V and to 3.0 V at the same 1 A
-            assertEquals(1000 * 2 * (4.1 - 3.0) / 1.4, quick, 5);
-            assertTrue(gentle > quick + 100, gentle + " against " + quick);
-            ui.keys(KeyCode.CONTROL, KeyCode.Z);
-            ui.await(
-                    "undone",
-                    () -> ui.state().cell(third).orElseThrow().milliampHours().orElse(0) == gentle);
-        }
-    }
-
-    @Test
-    void theBenchIsSetUpAndCleared() throws Exception {
-        CellId first = eight().get(0);
-        try (BenchFixture ui = station(eight(), 600)) {
-            ui.click("#test-bench");
-            ui.click("#add-four-slot");
-            ui.click("#add-bench-load");
-            ui.await("two stand there", () -> ui.state().instruments().size() == 2);
-            ui.click("#choose-reference");
-            assertTrue(ui.text("#bench-remark").contains("Select the cell"));
-            ui.robot.interact(() -> ui.bench.desk().select(first));
-            ui.click("#choose-reference");
-            ui.await(
-                    "it compares",
-                    () -> ui.text("#instrument-figures").startsWith("Reference: " + first));
-            ui.click("#test-bays");
-            ui.enter("b5 " + first);
-            ui.await(
-                    "an empty cell is not for the load",
-                    () -> ui.bench.desk().messageProperty().get().contains("only discharges"));
-            ui.click("#test-bench");
-            ui.click("#remove-instrument");
-            assertTrue(ui.text("#bench-remark").contains("Choose the instrument"));
-            ui.robot.interact(() ->
-                    ui.find("#bench-table", TableView.class)
-                            .orElseThrow()
-                            .getSelectionModel()
-                            .select(0));
-            ui.click("#remove-instrument");
-            ui.await("one is left", () -> ui.state().instruments().size() == 1);
-            ui.keys(KeyCode.CONTROL, KeyCode.Z);
-            ui.await("and back", () -> ui.state().instruments().size() == 2);
         }
     }
 

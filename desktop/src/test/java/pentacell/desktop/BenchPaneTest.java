@@ -1,0 +1,149 @@
+package pentacell.desktop;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static pentacell.desktop.WaitingCells.add;
+import static pentacell.desktop.WaitingCells.charger;
+import static pentacell.desktop.WaitingCells.eight;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Set;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TableView;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import pentacell.core.cell.CellId;
+import pentacell.core.school.TestPolicy;
+import pentacell.instruments.simulated.SimulatedInstrument;
+
+/// What stands on the bench, handled as a person does: instruments, bays set aside, schools, logs.
+final class BenchPaneTest {
+    @TempDir Path folder;
+
+    private BenchFixture station(List<CellId> cells, int clock) throws Exception {
+        return WaitingCells.station(folder.resolve("bench.pentacell"), cells, clock);
+    }
+
+    private static void choose(BenchFixture ui, String query, String item) {
+        ui.robot.interact(() -> {
+            @SuppressWarnings("unchecked")
+            ComboBox<String> box = ui.find(query, ComboBox.class).orElseThrow();
+            box.setValue(item);
+        });
+    }
+
+    @Test
+    void aLostLineTakesItsBaysOutOfThePlanUntilItIsBack() throws Exception {
+        SimulatedInstrument charger = charger(0);
+        try (BenchFixture ui = station(eight(), 600)) {
+            add(charger, ui);
+            ui.click("#test-time-sheet");
+            ui.await("planned", () -> ui.text("#plan-finish").startsWith("All tested"));
+            int port = charger.port();
+            charger.close();
+            ui.await("lost", () -> ui.text("#plan-finish").contains("no bay can test"));
+            assertTrue(ui.text("#plan-hands").contains("Charger A · 4"));
+            charger = charger(port);
+            ui.await("back", () -> ui.text("#plan-finish").startsWith("All tested"));
+        } finally {
+            charger.close();
+        }
+    }
+
+    @Test
+    void aBaySetAsideTakesNoCell() throws Exception {
+        try (SimulatedInstrument charger = charger(0);
+                BenchFixture ui = station(eight(), 600)) {
+            add(charger, ui);
+            ui.click("#bay-aside");
+            assertTrue(ui.text("#bench-remark").contains("Choose the bay"));
+            ui.robot.interact(() ->
+                    ui.find("#bench-table", TableView.class)
+                            .orElseThrow()
+                            .getSelectionModel()
+                            .select(1));
+            ui.click("#bay-aside");
+            ui.await("aside", () -> ui.state().baysAside().equals(Set.of("Charger A · 2")));
+            ui.click("#test-bays");
+            ui.enter("b2 " + eight().get(0));
+            ui.await(
+                    "refused",
+                    () -> ui.bench.desk().messageProperty().get().contains("is set aside"));
+        }
+    }
+
+    @Test
+    void aLogFromTheWatchedFolderFollowsTheSchoolAndIsCarriedOverToAnother() throws Exception {
+        StringBuilder log = new StringBuilder("time_s,voltage_v,current_a\n");
+        for (int t = 0; t <= 7200; t += 10)
+            log.append("%d,%.4f,-1%n".formatted(t, 4.1 - 1.4 * t / 7200));
+        Path watched = Files.createDirectory(folder.resolve("logs"));
+        CellId third = new CellId("HB21-03");
+        try (BenchFixture ui = station(eight(), 600)) {
+            ui.click("#test-bench");
+            choose(ui, "#test-school", TestPolicy.GENTLE.name());
+            ui.await("the school", () -> ui.state().schools().test().equals(TestPolicy.GENTLE));
+            ui.click("#watched-folder");
+            ui.enter(watched.toString());
+            Files.writeString(watched.resolve("run of HB21-03.csv"), log);
+            ui.await(
+                    "taken in",
+                    () -> ui.state().cell(third).orElseThrow().milliampHours().isPresent());
+            double gentle = ui.state().cell(third).orElseThrow().milliampHours().orElseThrow();
+            choose(ui, "#test-school", TestPolicy.BENCH_LOAD.name());
+            ui.await(
+                    "the other school",
+                    () -> ui.state().schools().test().equals(TestPolicy.BENCH_LOAD));
+            ui.click("#recorrect");
+            ui.await(
+                    "corrected anew",
+                    () -> ui.text("#bench-remark").startsWith("1 capacity corrected anew"));
+            double quick = ui.state().cell(third).orElseThrow().milliampHours().orElseThrow();
+            // by the line itself: 1.4 V in 2 Ah, to 2.8 V and to 3.0 V at the same 1 A
+            assertEquals(1000 * 2 * (4.1 - 3.0) / 1.4, quick, 5);
+            assertTrue(gentle > quick + 100, gentle + " against " + quick);
+            ui.keys(KeyCode.CONTROL, KeyCode.Z);
+            ui.await(
+                    "undone",
+                    () -> ui.state().cell(third).orElseThrow().milliampHours().orElse(0) == gentle);
+        }
+    }
+
+    @Test
+    void theBenchIsSetUpAndCleared() throws Exception {
+        CellId first = eight().get(0);
+        try (BenchFixture ui = station(eight(), 600)) {
+            ui.click("#test-bench");
+            ui.click("#add-four-slot");
+            ui.click("#add-bench-load");
+            ui.await("two stand there", () -> ui.state().instruments().size() == 2);
+            ui.click("#choose-reference");
+            assertTrue(ui.text("#bench-remark").contains("Select the cell"));
+            ui.robot.interact(() -> ui.bench.desk().select(first));
+            ui.click("#choose-reference");
+            ui.await(
+                    "it compares",
+                    () -> ui.text("#instrument-figures").startsWith("Reference: " + first));
+            ui.click("#test-bays");
+            ui.enter("b5 " + first);
+            ui.await(
+                    "an empty cell is not for the load",
+                    () -> ui.bench.desk().messageProperty().get().contains("only discharges"));
+            ui.click("#test-bench");
+            ui.click("#remove-instrument");
+            assertTrue(ui.text("#bench-remark").contains("Choose the instrument"));
+            ui.robot.interact(() ->
+                    ui.find("#bench-table", TableView.class)
+                            .orElseThrow()
+                            .getSelectionModel()
+                            .select(0));
+            ui.click("#remove-instrument");
+            ui.await("one is left", () -> ui.state().instruments().size() == 1);
+            ui.keys(KeyCode.CONTROL, KeyCode.Z);
+            ui.await("and back", () -> ui.state().instruments().size() == 2);
+        }
+    }
+}

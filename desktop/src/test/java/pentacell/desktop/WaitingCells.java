@@ -1,0 +1,92 @@
+package pentacell.desktop;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.input.KeyCode;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.fact.CellFact;
+import pentacell.core.fact.Fact;
+import pentacell.desktop.frame.Settings;
+import pentacell.instruments.simulated.CellTruth;
+import pentacell.instruments.simulated.SimulatedInstrument;
+import pentacell.instruments.simulated.StandIn;
+import pentacell.instruments.simulated.StandInCells;
+import pentacell.instruments.simulated.VirtualCell;
+
+/// Cells that wait for their test, the station they wait at, and a charger at an address of its
+/// own.
+final class WaitingCells {
+    private WaitingCells() {}
+
+    static Settings clockAt(int times) {
+        Settings settings = Settings.forNow();
+        settings.put("stand-in-speed", String.valueOf(times));
+        return settings;
+    }
+
+    /// Eight ids of which exactly one is a heater.
+    static List<CellId> eight() {
+        List<CellId> cells = new ArrayList<>();
+        boolean hasHeater = false;
+        for (int i = 1; cells.size() < 8; i++) {
+            String id = "HB21-%02d".formatted(i);
+            boolean heater = StandInCells.isHeater(id);
+            if (heater && hasHeater || !heater && !hasHeater && cells.size() == 7) continue;
+            hasHeater |= heater;
+            cells.add(new CellId(id));
+        }
+        return cells;
+    }
+
+    static List<Fact> facts(List<CellId> cells) {
+        List<Fact> facts = new ArrayList<>();
+        facts.add(
+                new Fact.ModelDefined(
+                        new CellModel(
+                                "Quill Q22",
+                                CellFormat.parse("18650").orElseThrow(),
+                                Chemistry.NMC,
+                                2200,
+                                2250,
+                                CellLimits.careful(Chemistry.NMC, 2200))));
+        for (CellId cell : cells) {
+            facts.add(new CellFact.CellNamed(cell, Optional.empty(), Optional.of("Quill Q22")));
+            facts.add(new CellFact.VoltageRead(cell, 3.62));
+        }
+        return facts;
+    }
+
+    /// The station, with cells that wait when the file has none.
+    static BenchFixture station(Path file, List<CellId> cells, int clock) throws Exception {
+        BenchFixture ui = BenchFixture.open(file, clockAt(clock));
+        if (ui.state().cells().isEmpty())
+            ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
+        ui.await("cells are known", () -> ui.state().cells().size() == 8);
+        ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+        return ui;
+    }
+
+    static SimulatedInstrument charger(int port) throws IOException {
+        return SimulatedInstrument.start(
+                StandIn.FOUR_SLOT,
+                "Charger",
+                600,
+                id -> new VirtualCell(CellTruth.sound(Chemistry.NMC, 2000, 0.06, 0.5)),
+                1,
+                port);
+    }
+
+    static void add(SimulatedInstrument charger, BenchFixture ui) {
+        ui.click("#test-bench");
+        ui.click("#instrument-address");
+        ui.enter("Charger A 127.0.0.1:" + charger.port());
+        ui.await("it stands there", () -> ui.state().instruments().size() == 1);
+    }
+}
