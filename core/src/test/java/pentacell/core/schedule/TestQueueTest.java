@@ -101,6 +101,10 @@ final class TestQueueTest {
         TestQueue again = TestQueue.of(journal.state());
         WaitingForTest waiting = again.waiting(id).orElseThrow();
         assertEquals(0.5, dischargeAmps(again.programme(waiting, bay)));
+        assertEquals(
+                0.5,
+                dischargeAmps(again.programme(waiting, bay, OptionalDouble.of(1))),
+                "nor is more asked of it by hand");
         journal.log(new RunFact.HeatSeen(id, "R2", 3, 0.5));
         assertEquals(List.of(), TestQueue.of(journal.state()).waiting());
     }
