@@ -9,6 +9,7 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CopyOnWriteArraySet;
@@ -33,6 +34,8 @@ public final class SimulatedInstrument implements AutoCloseable {
     private final ScheduledExecutorService clock =
             Executors.newSingleThreadScheduledExecutor(
                     task -> Thread.ofPlatform().daemon().name("stand-in").unstarted(task));
+    private final Thread accepting =
+            Thread.ofVirtual().name("stand-in accept").unstarted(this::accept);
     private long lastTick = System.nanoTime();
 
     private SimulatedInstrument(ServerSocket server, SimulatedSlots slots) {
@@ -58,7 +61,7 @@ public final class SimulatedInstrument implements AutoCloseable {
         ServerSocket server = new ServerSocket(port, 8, InetAddress.getLoopbackAddress());
         SimulatedInstrument instrument =
                 new SimulatedInstrument(server, new SimulatedSlots(kind, name, speed, box, seed));
-        Thread.ofVirtual().name("stand-in accept").start(instrument::accept);
+        instrument.accepting.start();
         instrument.clock.scheduleAtFixedRate(
                 instrument::tick, TICK_MILLIS, TICK_MILLIS, TimeUnit.MILLISECONDS);
         return instrument;
@@ -107,11 +110,16 @@ public final class SimulatedInstrument implements AutoCloseable {
     @Override
     public void close() {
         clock.shutdownNow();
-        try (server) {
-            cutConnections();
+        try {
+            server.close();
+            // until it has let go, the port is taken and one more connection may be
+            if (!accepting.join(Duration.ofSeconds(5))) LOG.warn("a stand-in still accepts");
         } catch (IOException failure) {
             LOG.warn("could not close a stand-in", failure);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
         }
+        cutConnections();
     }
 
     /// One program at the other end.
