@@ -46,7 +46,7 @@ final class BenchPaneTest {
             charger.close();
             ui.await("lost", () -> ui.text("#plan-finish").contains("no bay can test"));
             assertTrue(ui.text("#plan-hands").contains("Charger A · 4"));
-            charger = charger(port);
+            charger = WaitingCells.chargerAgain(port);
             ui.await("back", () -> ui.text("#plan-finish").startsWith("All tested"));
         } finally {
             charger.close();

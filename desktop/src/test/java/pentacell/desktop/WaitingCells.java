@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
+import org.awaitility.Awaitility;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellLimits;
@@ -71,6 +72,11 @@ final class WaitingCells {
         ui.await("cells are known", () -> ui.state().cells().size() == 8);
         ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
         return ui;
+    }
+
+    /// A charger at a port that was in use until now: the system may hold it a moment longer.
+    static SimulatedInstrument chargerAgain(int port) {
+        return Awaitility.await().ignoreExceptions().until(() -> charger(port), made -> true);
     }
 
     static SimulatedInstrument charger(int port) throws IOException {

@@ -220,6 +220,16 @@ final class TestBenchTest {
         assertEquals(ID.text() + "#2", ended().run());
     }
 
+    /// The system may hold the port a moment longer.
+    private boolean isBack(int port) {
+        try {
+            charger = charger(port);
+            return true;
+        } catch (IOException taken) {
+            return false;
+        }
+    }
+
     @Test
     void aLineThatIsLostAndComesBackIsTold() throws Exception {
         BlockingQueue<LinkState> lines = new LinkedBlockingQueue<>();
@@ -229,7 +239,7 @@ final class TestBenchTest {
         charger.close();
         LinkState lost = lines.poll(PATIENCE_SECONDS, TimeUnit.SECONDS);
         assertTrue(lost != null && lost.isLost(), "lost");
-        charger = charger(port);
+        until(() -> isBack(port));
         LinkState back = lines.poll(PATIENCE_SECONDS, TimeUnit.SECONDS);
         assertTrue(back != null && back.connected(), "back");
     }
