@@ -18,7 +18,6 @@ import javafx.stage.Stage;
 import pentacell.core.bay.Instrument;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.fact.CellFact;
@@ -90,13 +89,11 @@ public final class BayStream extends Application {
         List<Fact> facts = new ArrayList<>();
         facts.add(
                 new Fact.ModelDefined(
-                        new CellModel(
+                        CellModel.rated(
                                 "Quill Q22",
                                 CellFormat.parse("18650").orElseThrow(),
                                 Chemistry.NMC,
-                                2200,
-                                2250,
-                                CellLimits.careful(Chemistry.NMC, 2200))));
+                                2200)));
         for (int i = 1; i <= 8 * CHARGERS; i++) {
             CellId id = new CellId("HB21-%02d".formatted(i));
             facts.add(new CellFact.CellNamed(id, Optional.empty(), Optional.of("Quill Q22")));

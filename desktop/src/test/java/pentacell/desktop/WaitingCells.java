@@ -9,7 +9,6 @@ import javafx.scene.input.KeyCode;
 import org.awaitility.Awaitility;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.fact.CellFact;
@@ -50,13 +49,11 @@ final class WaitingCells {
         List<Fact> facts = new ArrayList<>();
         facts.add(
                 new Fact.ModelDefined(
-                        new CellModel(
+                        CellModel.rated(
                                 "Quill Q22",
                                 CellFormat.parse("18650").orElseThrow(),
                                 Chemistry.NMC,
-                                2200,
-                                2250,
-                                CellLimits.careful(Chemistry.NMC, 2200))));
+                                2200)));
         for (CellId cell : cells) {
             facts.add(new CellFact.CellNamed(cell, Optional.empty(), Optional.of("Quill Q22")));
             facts.add(new CellFact.VoltageRead(cell, 3.62));

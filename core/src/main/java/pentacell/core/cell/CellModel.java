@@ -32,6 +32,19 @@ public record CellModel(
                             + ratedNominalMilliampHours);
     }
 
+    /// A model of which only the rating is known: careful limits, and the typical capacity as
+    /// rated.
+    public static CellModel rated(
+            String name, CellFormat format, Chemistry chemistry, double milliampHours) {
+        return new CellModel(
+                name,
+                format,
+                chemistry,
+                milliampHours,
+                milliampHours,
+                CellLimits.careful(chemistry, milliampHours));
+    }
+
     /// The chemistry a cell is treated as: its model's, and of the 4.2 V class while that is not
     /// known.
     public static Chemistry chemistryOf(Optional<CellModel> model) {

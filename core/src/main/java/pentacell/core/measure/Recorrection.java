@@ -51,8 +51,10 @@ public final class Recorrection {
     /// What a cell's capacity becomes by today's gains and standard conditions; empty when nothing
     /// changes.
     ///
+    /// @param figures gains and repeatability of today
     /// @param log samples of the run it was measured in
-    public static Optional<Change> of(WorkshopState state, Cell cell, SampleLog log) {
+    public static Optional<Change> of(
+            WorkshopState state, InstrumentFigures figures, Cell cell, SampleLog log) {
         Optional<CapacityMeasured> measured = measured(cell);
         if (measured.isEmpty() || cell.milliampHours().isEmpty()) return Optional.empty();
         TestConditions conditions = measured.get().conditions();
@@ -68,16 +70,8 @@ public final class Recorrection {
                         log, new AnalysisSettings(endVolts, rated, AnalysisSettings.HOT_KELVIN));
         if (analysis.discharge().filter(each -> each.milliampHours() > 1).isEmpty())
             return Optional.empty();
-        InstrumentFigures figures = InstrumentFigures.of(state);
         Standardised standard =
-                Standardise.capacity(
-                        log,
-                        analysis,
-                        policy,
-                        chemistry,
-                        rated,
-                        conditions.bay().map(bay -> figures.of(bay).gain()).orElse(1.0),
-                        figures.repeatability());
+                Standardise.capacity(log, analysis, policy, model, conditions.bay(), figures);
         double before = cell.milliampHours().getAsDouble();
         if (Math.abs(standard.milliampHours() - before) < LEAST_MILLIAMP_HOURS)
             return Optional.empty();

@@ -67,7 +67,6 @@ public final class RunResults {
                                 Math.rint(log.seconds(log.size() - 1) - log.seconds(0)));
         facts.add(new RunFact.RunEnded(cell.id(), run, end, words, seconds));
         InstrumentFigures figures = InstrumentFigures.of(state);
-        double gain = bay.map(name -> figures.of(name).gain()).orElse(1.0);
         analysis.discharge()
                 .filter(discharge -> discharge.reachedEnd() && discharge.milliampHours() > 1)
                 .ifPresent(discharge -> {
@@ -77,14 +76,7 @@ public final class RunResults {
                                     round(discharge.milliampHours(), 10),
                                     conditions(analysis, discharge, bay, run)));
                     Standardised standard =
-                            Standardise.capacity(
-                                    log,
-                                    analysis,
-                                    policy,
-                                    chemistry,
-                                    rated,
-                                    gain,
-                                    figures.repeatability());
+                            Standardise.capacity(log, analysis, policy, model, bay, figures);
                     if (!standard.shares().isEmpty())
                         facts.add(corrected(cell.id(), run, standard));
                 });

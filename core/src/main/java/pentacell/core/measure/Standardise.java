@@ -2,7 +2,9 @@ package pentacell.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.fact.RunFact.Correction;
@@ -106,6 +108,27 @@ public final class Standardise {
                             GENERAL_DOUBT);
         double sum = raw + shares.stream().mapToDouble(Share::milliampHours).sum();
         return new Standardised(sum, Math.sqrt(variance), shares);
+    }
+
+    /// Carries over the capacity of a run to the standard conditions of a workshop.
+    ///
+    /// @param model model of the cell
+    /// @param bay bay it ran in
+    static Standardised capacity(
+            SampleLog log,
+            Analysis analysis,
+            TestPolicy standard,
+            Optional<CellModel> model,
+            Optional<String> bay,
+            InstrumentFigures figures) {
+        return capacity(
+                log,
+                analysis,
+                standard,
+                CellModel.chemistryOf(model),
+                CellModel.ratedOf(model),
+                bay.map(name -> figures.of(name).gain()).orElse(1.0),
+                figures.repeatability());
     }
 
     /// Notes a share of at least half a mAh, and returns its variance.

@@ -22,7 +22,7 @@ import pentacell.core.grade.MatchableStock;
 final class InstrumentFiguresTest {
     private static final CellId REFERENCE = new CellId("REF-1");
 
-    private static CellFact measured(CellId cell, String bay, double milliampHours) {
+    static CellFact measured(CellId cell, String bay, double milliampHours) {
         return new CellFact.CapacityMeasured(
                 cell,
                 milliampHours,

@@ -52,7 +52,8 @@ final class RecorrectionTest {
     }
 
     private static Optional<Recorrection.Change> change(Journal journal, SampleLog log) {
-        return Recorrection.of(journal.state(), cell(journal), log);
+        return Recorrection.of(
+                journal.state(), InstrumentFigures.of(journal.state()), cell(journal), log);
     }
 
     /// A reference cell says that the third of four bays reads so much high.
@@ -60,18 +61,8 @@ final class RecorrectionTest {
         journal.log(new RunFact.ReferenceChosen(REFERENCE, RunFact.Reference.YES));
         for (int slot = 1; slot <= 4; slot++)
             journal.log(
-                    new CellFact.CapacityMeasured(
-                            REFERENCE,
-                            slot == 3 ? 2000 * high : 2000,
-                            new TestConditions(
-                                    OptionalDouble.of(4.2),
-                                    OptionalDouble.of(1),
-                                    OptionalDouble.of(3),
-                                    OptionalDouble.empty(),
-                                    OptionalDouble.empty(),
-                                    OptionalDouble.empty(),
-                                    Optional.of("Charger A · " + slot),
-                                    Optional.empty())));
+                    InstrumentFiguresTest.measured(
+                            REFERENCE, "Charger A · " + slot, slot == 3 ? 2000 * high : 2000));
     }
 
     @ParameterizedTest

@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import pentacell.core.fact.Cell;
 import pentacell.core.fact.WorkshopState;
+import pentacell.core.measure.InstrumentFigures;
 import pentacell.core.measure.Recorrection;
 import pentacell.core.measure.Recorrection.Change;
 import pentacell.core.unit.Quantity;
@@ -72,12 +73,14 @@ final class Recorrect {
 
     private List<Change> changes(WorkshopState state, Keeper keeper) throws LogbookException {
         List<Change> changes = new ArrayList<>();
+        InstrumentFigures figures = InstrumentFigures.of(state);
         int read = 0;
         for (Cell cell : state.cells().values()) {
             if (!goesOn) break;
             Optional<String> run = Recorrection.runOf(cell);
             if (run.isEmpty()) continue;
-            Recorrection.of(state, cell, keeper.samples(run.get())).ifPresent(changes::add);
+            Recorrection.of(state, figures, cell, keeper.samples(run.get()))
+                    .ifPresent(changes::add);
             read++;
             if (read % TELL_EVERY == 0) {
                 String sofar = "%d runs read, %d capacities change".formatted(read, changes.size());

@@ -242,6 +242,8 @@ public final class TestModel {
     /// Begins or ends reading the hold shelf in the order it is due.
     void readShelf(boolean isRead) {
         shelfIsRead = isRead;
+        // more may have become due since the last plan
+        if (isRead) planAnew();
         changed();
     }
 

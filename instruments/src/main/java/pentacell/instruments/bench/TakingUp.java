@@ -71,16 +71,23 @@ final class TakingUp {
         client.ask(number -> new Ask.Replay(number, slot, run.run, from), Tell.Done.class);
     }
 
-    /// Asks for what was missed of a run.
-    void missed(GrowingRun run) {
-        lines.client(instrumentOf(run.bay))
-                .ifPresent(client -> {
-                    try {
-                        replay(client, slotOf(run.bay), run);
-                    } catch (IOException | InstrumentClient.RefusedException failure) {
-                        LOG.warn("what was missed of {} could not be had", run.run, failure);
-                    }
-                });
+    /// Asks for what was missed of runs.
+    ///
+    /// @return the runs of which the instrument no longer has it
+    List<GrowingRun> missed(List<GrowingRun> gaps) {
+        List<GrowingRun> lost = new ArrayList<>();
+        for (GrowingRun run : gaps) {
+            Optional<InstrumentClient> client = lines.client(instrumentOf(run.bay));
+            try {
+                if (client.isPresent()) replay(client.get(), slotOf(run.bay), run);
+            } catch (IOException gone) {
+                LOG.warn("{} is taken up when its line is back", run.run, gone);
+            } catch (InstrumentClient.RefusedException refused) {
+                LOG.warn("what was missed of {} could not be had", run.run, refused);
+                lost.add(run);
+            }
+        }
+        return lost;
     }
 
     /// After something was logged, undone or redone.

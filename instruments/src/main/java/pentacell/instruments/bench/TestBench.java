@@ -184,7 +184,10 @@ public final class TestBench implements AutoCloseable {
         try {
             lines.reconnect();
             agreeWithLog();
+            List<GrowingRun> lost = takingUp.missed(runs.takeGaps());
             keep();
+            for (GrowingRun run : lost)
+                finish(run.run, RunEnd.BROKEN, "the instrument lost a part of its samples");
             finishEnded();
         } catch (LogbookException failure) {
             onTrouble.accept(String.valueOf(failure.getMessage()));
@@ -221,7 +224,6 @@ public final class TestBench implements AutoCloseable {
     }
 
     private void keep() throws LogbookException {
-        runs.takeGaps().forEach(takingUp::missed);
         RunTable.Grown grown = runs.grown();
         if (grown.logs().isEmpty()) return;
         keeper.keepSamples(grown.logs(), grown.kept());

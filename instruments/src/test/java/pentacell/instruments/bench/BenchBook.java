@@ -10,7 +10,6 @@ import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.fact.CellFact;
@@ -40,13 +39,11 @@ final class BenchBook {
                 "cells",
                 List.of(
                         new Fact.ModelDefined(
-                                new CellModel(
+                                CellModel.rated(
                                         "Quill Q22",
                                         CellFormat.parse("18650").orElseThrow(),
                                         Chemistry.NMC,
-                                        2200,
-                                        2250,
-                                        CellLimits.careful(Chemistry.NMC, 2200))),
+                                        2200)),
                         new CellFact.CellNamed(ID, Optional.empty(), Optional.of("Quill Q22")),
                         new CellFact.VoltageRead(ID, 3.7)));
     }

@@ -152,6 +152,21 @@ final class OddInstrumentTest {
     }
 
     @Test
+    void aRunWhoseMissedRowsAreGoneIsBrokenOffWithWhatCameIn() throws Exception {
+        Map<String, List<String>> script = script();
+        script.put("start", List.of(done(), samples(0, 80), samples(150, 221), ended("done")));
+        script.put(
+                "replay",
+                List.of("{\"tell\":\"refused\",\"answers\":ID,\"why\":\"no longer here\"}"));
+        try (ScriptedInstrument instrument = new ScriptedInstrument(script)) {
+            Finished end = runOn(instrument);
+            assertEquals(RunEnd.BROKEN, end.end());
+            assertTrue(end.words().contains("lost a part"), end.words());
+            assertEquals(80, book.samples(RUN).size());
+        }
+    }
+
+    @Test
     void aRunThatIsRefusedIsBrokenAndTheCellWaitsAgain() throws Exception {
         Map<String, List<String>> script = script();
         script.put(

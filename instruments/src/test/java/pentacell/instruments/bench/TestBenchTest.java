@@ -8,6 +8,7 @@ import static pentacell.instruments.bench.BenchBook.ID;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -19,6 +20,7 @@ import pentacell.core.bay.Bay;
 import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
+import pentacell.core.fact.CellFact;
 import pentacell.core.fact.RunFact.RunEnd;
 import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.Standing;
@@ -213,11 +215,17 @@ final class TestBenchTest {
         assertEquals(RunEnd.DONE, ended().end());
         book.undo();
         bench.logChanged();
-        // the start after it is undone too: by then the first undo has been seen to
-        book.undo();
-        bench.logChanged();
-        start();
-        assertEquals(ID.text() + "#2", ended().run());
+        // a run of another cell goes the same way: when it is done, the undo has been seen to
+        CellId other = new CellId("HB03-08");
+        book.log(
+                "another",
+                List.of(
+                        new CellFact.CellNamed(other, Optional.empty(), Optional.of("Quill Q22")),
+                        new CellFact.VoltageRead(other, 3.7)));
+        bench.start(other, BenchBook.bay(3), programme());
+        assertEquals(other, ended().cell());
+        assertTrue(finished.isEmpty(), "nothing else ended");
+        assertTrue(book.state().cell(ID).orElseThrow().milliampHours().isEmpty());
     }
 
     /// The system may hold the port a moment longer.

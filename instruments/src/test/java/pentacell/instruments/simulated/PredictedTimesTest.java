@@ -12,7 +12,6 @@ import org.junit.jupiter.params.provider.MethodSource;
 import pentacell.core.bay.Bay;
 import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellFormat;
-import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.intake.WaitingForTest;
@@ -40,13 +39,11 @@ final class PredictedTimesTest {
         double share = 0.1 + 0.6 * random.nextDouble();
         Optional<CellModel> model =
                 Optional.of(
-                        new CellModel(
+                        CellModel.rated(
                                 "Quill Q22",
                                 CellFormat.parse("18650").orElseThrow(),
                                 chemistry,
-                                rated,
-                                rated,
-                                CellLimits.careful(chemistry, rated)));
+                                rated));
         VirtualCell cell = new VirtualCell(CellTruth.sound(chemistry, capacity, ohms, share));
         double volts = cell.volts(0);
         Bay bay = StandIn.FOUR_SLOT.bays("Charger A").get(0);

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Place;
@@ -54,15 +53,7 @@ public final class ImportedFacts {
             if (state.models().containsKey(name) || models.containsKey(name)) continue;
             Chemistry chemistry = row.chemistry().orElse(Chemistry.NMC);
             double rated = row.ratedMilliampHours().getAsDouble();
-            models.put(
-                    name,
-                    new CellModel(
-                            name,
-                            USUAL_FORMAT,
-                            chemistry,
-                            rated,
-                            rated,
-                            CellLimits.careful(chemistry, rated)));
+            models.put(name, CellModel.rated(name, USUAL_FORMAT, chemistry, rated));
         }
         return models;
     }
