@@ -15,16 +15,20 @@ import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
+import pentacell.core.bay.Bench;
+import pentacell.core.bay.BenchFact;
 import pentacell.core.bay.Instrument;
+import pentacell.core.cell.CatalogueFact;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
-import pentacell.desktop.Bench;
+import pentacell.core.journal.Fact;
+import pentacell.desktop.Workbench;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Settings;
+import pentacell.desktop.test.TestStation;
 import pentacell.desktop.theme.Theme;
 import pentacell.instruments.simulated.StandIn;
 
@@ -44,7 +48,7 @@ public final class BayStream extends Application {
         Theme.loadFonts();
         Settings settings = Settings.forNow();
         settings.put("stand-in-speed", "300");
-        Bench bench = Bench.create(FileAsk.NOBODY, Clock.systemUTC(), settings);
+        Workbench bench = Workbench.create(FileAsk.NOBODY, Clock.systemUTC(), settings);
         stage.setScene(bench.frame().scene());
         stage.setWidth(1280);
         stage.setHeight(800);
@@ -62,19 +66,19 @@ public final class BayStream extends Application {
                 });
     }
 
-    private static void measure(Bench bench) {
-        until(() -> !bench.desk().fileNameProperty().get().isEmpty());
-        onUi(() -> bench.desk().log("cells and chargers", facts(), () -> {}));
-        until(() -> bench.desk().state().instruments().size() == CHARGERS);
+    private static void measure(Workbench bench) {
+        until(() -> !bench.desk().ledger().fileNameProperty().get().isEmpty());
+        onUi(() -> bench.desk().ledger().log("cells and chargers", facts(), () -> {}));
+        until(() -> Bench.of(bench.desk().ledger().state()).instruments().size() == CHARGERS);
         onUi(() -> {
-            bench.frame().go(bench.test());
-            bench.test().showPane("Bays");
+            bench.frame().go(bench.station(TestStation.class));
+            bench.station(TestStation.class).showPane("Bays");
         });
-        until(() -> bench.test().model().canLoad(new CellId("HB21-01")));
+        until(() -> bench.station(TestStation.class).model().canLoad(new CellId("HB21-01")));
         measure("warming up");
         double[] idle = measure("16 bays empty");
-        onUi(() -> bench.test().model().loadAsPlanned(4 * CHARGERS));
-        until(() -> bench.test().model().sampleCount() > 100 * CHARGERS);
+        onUi(() -> bench.station(TestStation.class).model().loadAsPlanned(4 * CHARGERS));
+        until(() -> bench.station(TestStation.class).model().sampleCount() > 100 * CHARGERS);
         measure("loading");
         double[] streaming = measure("16 bays streaming");
         System.out.printf(
@@ -82,13 +86,14 @@ public final class BayStream extends Application {
                 "streaming / empty: lateness p99 %.1f, frame gap p99 %.2f%n",
                 streaming[0] / idle[0],
                 streaming[1] / idle[1]);
-        System.out.println(bench.test().model().sampleCount() + " samples on the board");
+        System.out.println(
+                bench.station(TestStation.class).model().sampleCount() + " samples on the board");
     }
 
     private static List<Fact> facts() {
         List<Fact> facts = new ArrayList<>();
         facts.add(
-                new Fact.ModelDefined(
+                new CatalogueFact.ModelDefined(
                         CellModel.rated(
                                 "Quill Q22",
                                 CellFormat.parse("18650").orElseThrow(),
@@ -102,7 +107,7 @@ public final class BayStream extends Application {
         for (char letter = 'A'; letter < 'A' + CHARGERS; letter++) {
             String name = "Charger " + letter;
             facts.add(
-                    new Fact.InstrumentAdded(
+                    new BenchFact.InstrumentAdded(
                             new Instrument(
                                     name,
                                     Instrument.simulated(StandIn.FOUR_SLOT.code()),

@@ -15,7 +15,7 @@ import pentacell.core.donor.WarningSign;
 import pentacell.core.harvest.Diagnose;
 import pentacell.core.harvest.Diagnosis;
 import pentacell.core.harvest.PackReadings;
-import pentacell.core.school.RepairPolicy;
+import pentacell.core.school.RepairSchool;
 import pentacell.core.school.Schools;
 import pentacell.workshop.exchange.HarvestFiles;
 import pentacell.workshop.exchange.ReadingsCsv;
@@ -125,7 +125,7 @@ final class DiagnoseCommand implements Callable<Integer> {
     private Schools schools() {
         return switch (way.toLowerCase(Locale.ROOT)) {
             case "repair" -> Schools.USUAL;
-            case "harvest" -> Schools.USUAL.with(RepairPolicy.HARVEST_ALWAYS);
+            case "harvest" -> Schools.USUAL.with(RepairSchool.HARVEST_ALWAYS);
             default -> throw wrongUsage("--way must be repair or harvest, was " + way);
         };
     }

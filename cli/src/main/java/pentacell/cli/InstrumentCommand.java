@@ -3,7 +3,7 @@ package pentacell.cli;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.Chapters;
 import pentacell.instruments.simulated.SimulatedInstrument;
 import pentacell.instruments.simulated.StandIn;
 import pentacell.instruments.simulated.StandInCells;
@@ -64,7 +64,7 @@ final class InstrumentCommand implements Callable<Integer> {
                         standIn.get(),
                         standIn.get().words(),
                         speed,
-                        new StandInCells(WorkshopState::empty),
+                        new StandInCells(Chapters::empty),
                         1,
                         port)) {
             spec.commandLine().getOut().println("port " + instrument.port());

@@ -17,12 +17,12 @@ import pentacell.core.match.MatchOutcome;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.MatchOutcome.Matched;
 import pentacell.core.match.MatchResult;
-import pentacell.core.match.MatchRules;
 import pentacell.core.match.Matcher;
 import pentacell.core.match.SearchEffort;
 import pentacell.core.match.SearchWatch;
-import pentacell.core.match.Selection;
 import pentacell.core.match.TradeOff;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Selection;
 import pentacell.workshop.exchange.CellCsv;
 import pentacell.workshop.exchange.CellRow;
 import pentacell.workshop.exchange.CellTable;
@@ -257,15 +257,16 @@ final class MatchCommand implements Callable<Integer> {
                             + sizes.size());
         }
         try {
-            return new MatchRules(
-                    sizes,
-                    select,
-                    optional(maxIrSpread),
-                    maxModels == null ? OptionalInt.empty() : OptionalInt.of(maxModels),
-                    minSoh / 100,
-                    optional(maxIr),
-                    repeatability / 100,
-                    Optional.empty());
+            return MatchRules.of(sizes, select)
+                    .with(rules ->
+                            rules.maxIrSpreadMilliohms(optional(maxIrSpread))
+                                    .maxModels(
+                                            maxModels == null
+                                                    ? OptionalInt.empty()
+                                                    : OptionalInt.of(maxModels))
+                                    .minSohShare(minSoh / 100)
+                                    .maxMilliohms(optional(maxIr))
+                                    .repeatabilityShare(repeatability / 100));
         } catch (IllegalArgumentException wrong) {
             throw wrongUsage(String.valueOf(wrong.getMessage()));
         }

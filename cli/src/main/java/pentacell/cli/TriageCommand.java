@@ -9,10 +9,10 @@ import java.util.Locale;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.intake.Triage;
 import pentacell.core.judgement.Judged;
-import pentacell.core.school.BandPolicy;
+import pentacell.core.school.BandSchool;
 import pentacell.core.school.IntakeVerdict;
+import pentacell.core.triage.Triage;
 import pentacell.workshop.exchange.CellCsv;
 import pentacell.workshop.exchange.CellRow;
 import pentacell.workshop.exchange.CellTable;
@@ -92,8 +92,8 @@ final class TriageCommand implements Callable<Integer> {
                                 .text());
                 continue;
             }
-            BandPolicy policy =
-                    BandPolicy.shipped(row.chemistry().orElse(Chemistry.NMC)).get(index);
+            BandSchool policy =
+                    BandSchool.shipped(row.chemistry().orElse(Chemistry.NMC)).get(index);
             Judged<IntakeVerdict> judged = Triage.judge(row.volts().getAsDouble(), policy);
             lines.add(
                     List.of(

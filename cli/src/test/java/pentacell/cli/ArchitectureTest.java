@@ -1,5 +1,12 @@
 package pentacell.cli;
 
+import static com.tngtech.archunit.base.DescribedPredicate.not;
+import static com.tngtech.archunit.core.domain.JavaAccess.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.equivalentTo;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.nameMatching;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
@@ -14,6 +21,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Named;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import pentacell.core.journal.Fact;
 
 /// The borders between the rooms.
 final class ArchitectureTest {
@@ -21,6 +29,19 @@ final class ArchitectureTest {
             new ClassFileImporter()
                     .withImportOption(new ImportOption.DoNotIncludeTests())
                     .importPackages("pentacell");
+
+    private static final String[] ENGINES = {
+        "pentacell.core.match..",
+        "pentacell.core.grade..",
+        "pentacell.core.measure..",
+        "pentacell.core.schedule..",
+        "pentacell.core.harvest..",
+        "pentacell.core.intake..",
+        "pentacell.core.triage..",
+        "pentacell.core.shelf..",
+        "pentacell.core.build..",
+        "pentacell.core.circuit.."
+    };
 
     static Stream<Named<ArchRule>> rules() {
         return Stream.of(
@@ -53,6 +74,98 @@ final class ArchitectureTest {
                 Named.of(
                         "no cycles in core",
                         slices().matching("pentacell.core.(*)..").should().beFreeOfCycles()),
+                Named.of(
+                        "the journal knows no trade, the state only the journal",
+                        classes()
+                                .that()
+                                .resideInAnyPackage(
+                                        "pentacell.core.journal..", "pentacell.core.state..")
+                                .should()
+                                .onlyDependOnClassesThat()
+                                .resideInAnyPackage(
+                                        "java..",
+                                        "org.jspecify..",
+                                        "pentacell.core.journal..",
+                                        "pentacell.core.state..")),
+                Named.of(
+                        "engines know records and slices, never facts",
+                        noClasses()
+                                .that()
+                                .resideInAnyPackage(
+                                        "pentacell.core.match..",
+                                        "pentacell.core.circuit..",
+                                        "pentacell.core.grade..",
+                                        "pentacell.core.schedule..",
+                                        "pentacell.core.triage..",
+                                        "pentacell.core.build..")
+                                .should()
+                                .dependOnClassesThat()
+                                .areAssignableTo(Fact.class)),
+                Named.of(
+                        "what is in the file is vocabulary, not an engine's own",
+                        noClasses()
+                                .that()
+                                .resideInAnyPackage(
+                                        "pentacell.core.bay..",
+                                        "pentacell.core.cell..",
+                                        "pentacell.core.donor..",
+                                        "pentacell.core.imports..",
+                                        "pentacell.core.pack..",
+                                        "pentacell.core.school..")
+                                .should()
+                                .dependOnClassesThat()
+                                .resideInAnyPackage(ENGINES)),
+                Named.of(
+                        "stations know not each other",
+                        slices().matching("pentacell.desktop.(*)..")
+                                .namingSlices("$1")
+                                .as("stations")
+                                .should()
+                                .notDependOnEachOther()
+                                .ignoreDependency(
+                                        resideInAnyPackage("pentacell.desktop.."),
+                                        resideInAnyPackage(
+                                                "pentacell.desktop.donor..",
+                                                "pentacell.desktop.frame..",
+                                                "pentacell.desktop.kit..",
+                                                "pentacell.desktop.theme.."))),
+                Named.of(
+                        "the frame names no station",
+                        noClasses()
+                                .that()
+                                .resideInAnyPackage(
+                                        "pentacell.desktop.donor..",
+                                        "pentacell.desktop.frame..",
+                                        "pentacell.desktop.kit..",
+                                        "pentacell.desktop.theme..")
+                                .should()
+                                .dependOnClassesThat(
+                                        resideInAPackage("pentacell.desktop..")
+                                                .and(
+                                                        not(
+                                                                resideInAnyPackage(
+                                                                        "pentacell.desktop.donor..",
+                                                                        "pentacell.desktop.frame..",
+                                                                        "pentacell.desktop.kit..",
+                                                                        "pentacell.desktop.theme.."))))),
+                // computing: statistics, powers and roots; scaling of drawings stays in the kit
+                Named.of(
+                        "no computation in the interface",
+                        noClasses()
+                                .that()
+                                .resideInAPackage("pentacell.desktop..")
+                                .and()
+                                .resideOutsideOfPackage("pentacell.desktop.kit..")
+                                .should()
+                                .dependOnClassesThat()
+                                .resideInAnyPackage("org.hipparchus..", "pentacell.core.circuit..")
+                                .orShould()
+                                .callMethodWhere(
+                                        target(owner(equivalentTo(Math.class)))
+                                                .and(
+                                                        target(
+                                                                nameMatching(
+                                                                        "pow|sqrt|exp|log|log10|cbrt|hypot|sin|cos|tan|atan2?|fma"))))),
                 Named.of(
                         "core neither reads nor writes nor shows anything",
                         noClasses()
@@ -128,8 +241,6 @@ final class ArchitectureTest {
                                 .doNotHaveSimpleName("Candidate")
                                 .and()
                                 .doNotHaveSimpleName("CapacityBounds")
-                                .and()
-                                .doNotHaveSimpleName("Selection")
                                 .and()
                                 .doNotHaveSimpleName("TradeOff")
                                 .should()

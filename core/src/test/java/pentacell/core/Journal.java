@@ -5,6 +5,8 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import pentacell.core.cell.CatalogueFact;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellLimits;
@@ -12,10 +14,11 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Place;
 import pentacell.core.cell.Tray;
-import pentacell.core.fact.Act;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.TrayFact;
+import pentacell.core.journal.Act;
+import pentacell.core.journal.Entry;
+import pentacell.core.journal.Fact;
+import pentacell.core.state.WorkshopState;
 
 /// A journal written by hand, for tests: each call logs one act, a minute after the last.
 public final class Journal {
@@ -26,8 +29,8 @@ public final class Journal {
     private Instant now = BEGIN;
 
     public Journal log(Fact... facts) {
-        List<Act.Entry> entries = new ArrayList<>();
-        for (Fact fact : facts) entries.add(new Act.Entry(++sequence, fact));
+        List<Entry> entries = new ArrayList<>();
+        for (Fact fact : facts) entries.add(new Entry(++sequence, fact));
         acts.add(new Act(acts.size() + 1, now, "test", entries));
         now = now.plusSeconds(60);
         return this;
@@ -40,7 +43,7 @@ public final class Journal {
 
     public Journal model(String name, Chemistry chemistry, double ratedMilliampHours) {
         return log(
-                new Fact.ModelDefined(
+                new CatalogueFact.ModelDefined(
                         new CellModel(
                                 name,
                                 CellFormat.parse("18650").orElseThrow(),
@@ -51,7 +54,7 @@ public final class Journal {
     }
 
     public Journal tray(String name, int rows, int columns) {
-        return log(new Fact.TrayAdded(new Tray(name, rows, columns)));
+        return log(new TrayFact.TrayAdded(new Tray(name, rows, columns)));
     }
 
     /// Names a cell by its donor part, lays it in a place when one is given, reads it.
@@ -65,6 +68,6 @@ public final class Journal {
     }
 
     public WorkshopState state() {
-        return WorkshopState.of(acts);
+        return Chapters.fold(acts);
     }
 }

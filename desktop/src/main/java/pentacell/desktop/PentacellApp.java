@@ -14,7 +14,7 @@ import pentacell.desktop.theme.Theme;
 /// The desktop program. Its one argument is the workshop file to open; without one it begins with
 /// nothing open.
 public final class PentacellApp extends Application {
-    private @Nullable Bench bench;
+    private @Nullable Workbench bench;
 
     /// Runs until the window is closed.
     public static void run(Optional<Path> workshop) {
@@ -24,12 +24,14 @@ public final class PentacellApp extends Application {
     @Override
     public void start(Stage stage) {
         Theme.loadFonts();
-        Bench made = Bench.create(new StageFileAsk(stage), Clock.systemUTC(), Settings.ofPerson());
+        Workbench made =
+                Workbench.create(new StageFileAsk(stage), Clock.systemUTC(), Settings.ofPerson());
         bench = made;
         stage.setScene(made.frame().scene());
         stage.titleProperty()
                 .bind(
                         made.desk()
+                                .ledger()
                                 .fileNameProperty()
                                 .map(name -> name.isEmpty() ? "Pentacell" : name + " – Pentacell"));
         stage.setMinWidth(960);
@@ -42,6 +44,7 @@ public final class PentacellApp extends Application {
         else if (last.isPresent()) made.frame().open(last.get());
         else
             made.desk()
+                    .notices()
                     .say(
                             "No workshop is open: New workshop or Open workshop, in the menu on the left above.");
     }

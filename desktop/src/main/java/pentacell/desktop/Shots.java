@@ -4,22 +4,22 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.scene.control.ComboBox;
-import javafx.scene.control.TextField;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import org.slf4j.LoggerFactory;
-import pentacell.core.cell.CellId;
+import pentacell.core.cell.Cells;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Settings;
+import pentacell.desktop.frame.Shot;
+import pentacell.desktop.frame.Station;
 import pentacell.desktop.theme.Theme;
 
 /// Takes the pictures of the handbook: each main view, from a workshop file, in both themes.
@@ -37,14 +37,11 @@ public final class Shots extends Application {
                 "--height=" + height);
     }
 
-    /// A picture to take: what to do before, and when it is ready.
-    private record Shot(String name, Theme theme, Runnable prepare, BooleanSupplier isReady) {}
-
     @Override
     public void start(Stage stage) {
         Theme.loadFonts();
         Map<String, String> named = getParameters().getNamed();
-        Bench bench = Bench.create(FileAsk.NOBODY, Clock.systemUTC(), Settings.forNow());
+        Workbench bench = Workbench.create(FileAsk.NOBODY, Clock.systemUTC(), Settings.forNow());
         stage.setScene(bench.frame().scene());
         stage.setWidth(Integer.parseInt(named.getOrDefault("width", "1280")));
         stage.setHeight(Integer.parseInt(named.getOrDefault("height", "800")));
@@ -57,144 +54,37 @@ public final class Shots extends Application {
         /// Pulses to wait, so that layout and style have settled.
         private static final int SETTLING = 12;
 
-        private final Bench bench;
+        private final Workbench bench;
         private final Path folder;
-        private final List<Shot> shots;
+        private final List<At> shots = new ArrayList<>();
         private int next;
         private int waited;
         private boolean isPrepared;
 
-        Photographer(Bench bench, Path folder) {
+        private record At(Station station, Shot shot) {}
+
+        Photographer(Workbench bench, Path folder) {
             this.bench = bench;
             this.folder = folder;
-            this.shots =
-                    List.of(
-                            shot("harvest-paper", Theme.PAPER, this::harvest),
-                            shot("time-sheet-shed", Theme.SHED, () -> testPane("Time sheet")),
-                            shot("teardown-paper", Theme.PAPER, this::teardown),
-                            shot("yield-paper", Theme.PAPER, this::yieldAndCost),
-                            shot("intake-paper", Theme.PAPER, this::intake),
-                            shot("intake-shed", Theme.SHED, this::intake),
-                            shot("time-sheet-paper", Theme.PAPER, () -> testPane("Time sheet")),
-                            shot("schools-paper", Theme.PAPER, this::schools),
-                            new Shot("bays-paper", Theme.PAPER, this::bays, this::baysShowCurves),
-                            shot("bays-shed", Theme.SHED, () -> testPane("Bays")),
-                            shot("hold-paper", Theme.PAPER, () -> testPane("Hold shelf")),
-                            shot("hold-shed", Theme.SHED, () -> testPane("Hold shelf")),
-                            shot("curve-paper", Theme.PAPER, this::curve),
-                            shot("curve-shed", Theme.SHED, this::curve),
-                            shot("stock-paper", Theme.PAPER, this::stock),
-                            shot("stock-shed", Theme.SHED, this::stock),
-                            new Shot(
-                                    "match-paper",
-                                    Theme.PAPER,
-                                    this::match,
-                                    bench.match()::hasCurve),
-                            new Shot(
-                                    "match-shed",
-                                    Theme.SHED,
-                                    () -> bench.frame().go(bench.match()),
-                                    bench.match()::hasCurve),
-                            shot("pick-paper", Theme.PAPER, this::pick));
-        }
-
-        private static Shot shot(String name, Theme theme, Runnable prepare) {
-            return new Shot(name, theme, prepare, () -> true);
-        }
-
-        private void harvest() {
-            bench.frame().go(bench.harvest());
-            bench.desk().selectDonor("LD08");
-            bench.harvest().showPane("Repair or harvest");
-        }
-
-        private void teardown() {
-            bench.frame().go(bench.harvest());
-            bench.desk().selectDonor("HB06");
-            bench.harvest().showPane("Teardown");
-        }
-
-        private void yieldAndCost() {
-            bench.frame().go(bench.harvest());
-            bench.harvest().showPane("Yield and cost");
-        }
-
-        private void list(String name) {
-            bench.frame().go(bench.intake());
-            bench.intake().showList(name);
-        }
-
-        private void schools() {
-            list("Schools");
-            if (bench.frame().scene().lookup("#school") instanceof ComboBox<?> school)
-                school.getSelectionModel().selectFirst();
-        }
-
-        private void intake() {
-            bench.frame().go(bench.intake());
-            bench.intake().showList("Tray");
-            bench.desk().select(new CellId("LD04-03"));
-            if (bench.frame().scene().lookup("#quick-line") instanceof TextField line) {
-                line.setText("HB05-12 3,68 156 2143");
-                line.end();
-            }
-        }
-
-        private void bays() {
-            testPane("Bays");
-            bench.test().model().loadAsPlanned(8);
-        }
-
-        private boolean baysShowCurves() {
-            return bench.test().model().sampleCount() > 2500;
-        }
-
-        private void testPane(String name) {
-            bench.frame().go(bench.test());
-            bench.test().showPane(name);
-        }
-
-        private void curve() {
-            testPane("Curves");
-            bench.desk().state().cells().values().stream()
-                    .filter(cell -> cell.dcMilliohms().isPresent())
-                    .skip(3)
-                    .findFirst()
-                    .ifPresent(cell -> bench.desk().select(cell.id()));
-        }
-
-        private void stock() {
-            bench.frame().go(bench.stock());
-            bench.desk().select(new CellId("HB02-11"));
-        }
-
-        private void match() {
-            bench.frame().go(bench.match());
-            bench.match().takeInHand("Long night 24 V");
-            bench.desk().select(new CellId("HB04-06"));
-            bench.match().drawCurve();
-        }
-
-        private void pick() {
-            bench.frame().go(bench.match());
-            bench.match().takeInHand("Dome shutter 12 V");
-            bench.match().showPick();
+            for (Station station : bench.stations())
+                for (Shot shot : station.shots()) shots.add(new At(station, shot));
         }
 
         @Override
         public void handle(long now) {
-            if (bench.desk().state().cells().isEmpty()) return;
+            if (Cells.of(bench.desk().ledger().state()).all().isEmpty()) return;
             if (next == shots.size()) {
                 stop();
                 bench.desk().close();
                 Platform.exit();
                 return;
             }
-            Shot shot = shots.get(next);
+            Shot shot = shots.get(next).shot();
             if (!isPrepared) {
                 // first, or a view that cannot be shown would be tried for ever
                 isPrepared = true;
                 bench.frame().dress(shot.theme());
+                bench.frame().go(shots.get(next).station());
                 shot.prepare().run();
                 waited = 0;
                 return;

@@ -7,10 +7,14 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
@@ -19,9 +23,13 @@ import org.awaitility.Awaitility;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.Cells;
+import pentacell.core.state.Chapter;
+import pentacell.core.state.WorkshopState;
+import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Settings;
+import pentacell.desktop.frame.Station;
 import pentacell.desktop.theme.Theme;
 import pentacell.workshop.demo.TarnHollow;
 import pentacell.workshop.logbook.Logbook;
@@ -30,21 +38,22 @@ import pentacell.workshop.logbook.Opening;
 
 /// The real interface in an offscreen window, handled as a person does: keys, clicks, reading what
 /// stands there. The toolkit is started once for all tests.
-final class BenchFixture implements AutoCloseable {
+public final class BenchFixture implements AutoCloseable {
     private static byte[] demoFile = new byte[0];
 
     final FileAsk files = mock(FileAsk.class);
     final FxRobot robot = new FxRobot();
-    final Bench bench;
+    final Workbench bench;
 
-    private BenchFixture(int width, int height, Settings settings) throws TimeoutException {
+    private BenchFixture(int width, int height, Function<FileAsk, Workbench> maker)
+            throws TimeoutException {
         Stage stage = FxToolkit.registerPrimaryStage();
         bench =
                 WaitForAsyncUtils.waitForAsyncFx(
                         30_000,
                         () -> {
                             Theme.loadFonts();
-                            Bench made = Bench.create(files, Clock.systemUTC(), settings);
+                            Workbench made = maker.apply(files);
                             stage.setScene(made.frame().scene());
                             stage.setWidth(width);
                             stage.setHeight(height);
@@ -66,10 +75,36 @@ final class BenchFixture implements AutoCloseable {
 
     static BenchFixture open(Path file, int width, int height, Settings settings)
             throws TimeoutException {
-        BenchFixture fixture = new BenchFixture(width, height, settings);
+        return opened(
+                new BenchFixture(
+                        width,
+                        height,
+                        files -> Workbench.create(files, Clock.systemUTC(), settings)),
+                file);
+    }
+
+    /// An interface of other stations.
+    public static BenchFixture of(
+            Path file, List<Chapter<?>> chapters, List<BiFunction<Desk, FileAsk, Station>> stations)
+            throws TimeoutException {
+        return opened(
+                new BenchFixture(
+                        1280,
+                        800,
+                        files ->
+                                Workbench.create(
+                                        new Desk(Clock.systemUTC(), Settings.forNow(), chapters),
+                                        stations,
+                                        files,
+                                        Clock.systemUTC())),
+                file);
+    }
+
+    private static BenchFixture opened(BenchFixture fixture, Path file) {
         fixture.robot.interact(() -> fixture.bench.frame().open(file));
         fixture.await(
-                "the file is open", () -> !fixture.bench.desk().fileNameProperty().get().isEmpty());
+                "the file is open",
+                () -> !fixture.bench.desk().ledger().fileNameProperty().get().isEmpty());
         return fixture;
     }
 
@@ -83,7 +118,7 @@ final class BenchFixture implements AutoCloseable {
             throw new UncheckedIOException(failure);
         }
         BenchFixture fixture = open(file, width, height, Settings.forNow());
-        fixture.await("the demo is shown", () -> !fixture.state().cells().isEmpty());
+        fixture.await("the demo is shown", () -> !Cells.of(fixture.state()).all().isEmpty());
         return fixture;
     }
 
@@ -100,12 +135,12 @@ final class BenchFixture implements AutoCloseable {
         return demoFile;
     }
 
-    WorkshopState state() {
-        return bench.desk().state();
+    public WorkshopState state() {
+        return bench.desk().ledger().state();
     }
 
     /// Waits until something holds, as a person watches for it.
-    void await(String what, Supplier<Boolean> holds) {
+    public void await(String what, Supplier<Boolean> holds) {
         Awaitility.await(what)
                 .atMost(30, TimeUnit.SECONDS)
                 .pollInSameThread()
@@ -113,7 +148,7 @@ final class BenchFixture implements AutoCloseable {
     }
 
     /// Types into the field with the caret, then presses Enter.
-    BenchFixture enter(String text) {
+    public BenchFixture enter(String text) {
         type(text);
         robot.type(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
@@ -121,23 +156,42 @@ final class BenchFixture implements AutoCloseable {
     }
 
     /// Types into the field with the caret.
-    void type(String text) {
+    public void type(String text) {
         robot.write(text, 0);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    void click(String query) {
+    public void click(String query) {
         robot.clickOn(query);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    void keys(KeyCode... keys) {
+    public void keys(KeyCode... keys) {
         robot.push(keys);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    /// The stations of the interface.
+    public Stream<Station> stations() {
+        return bench.stations().stream();
+    }
+
+    /// The texts of all labels or buttons that fit.
+    public List<String> texts(String query) {
+        return robot.lookup(query).queryAllAs(Labeled.class).stream()
+                .map(Labeled::getText)
+                .toList();
+    }
+
+    /// Whether a node is visible, it and all that it is in.
+    public boolean isShown(String query) {
+        for (Node each = robot.lookup(query).query(); each != null; each = each.getParent())
+            if (!each.isVisible()) return false;
+        return true;
+    }
+
     /// The text of a label or button.
-    String text(String query) {
+    public String text(String query) {
         return robot.lookup(query).queryAs(Labeled.class).getText();
     }
 

@@ -15,8 +15,11 @@ import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import pentacell.core.bay.Bench;
 import pentacell.core.cell.CellId;
-import pentacell.core.school.TestPolicy;
+import pentacell.core.cell.Cells;
+import pentacell.core.school.Schools;
+import pentacell.core.school.TestSchool;
 import pentacell.instruments.simulated.SimulatedInstrument;
 
 /// What stands on the bench, handled as a person does: instruments, bays set aside, schools, logs.
@@ -66,12 +69,20 @@ final class BenchPaneTest {
                             .getSelectionModel()
                             .select(1));
             ui.click("#bay-aside");
-            ui.await("aside", () -> ui.state().baysAside().equals(Set.of("Charger A · 2")));
+            ui.await(
+                    "aside",
+                    () -> Bench.of(ui.state()).baysAside().equals(Set.of("Charger A · 2")));
             ui.click("#test-bays");
             ui.enter("b2 " + eight().get(0));
             ui.await(
                     "refused",
-                    () -> ui.bench.desk().messageProperty().get().contains("is set aside"));
+                    () ->
+                            ui.bench
+                                    .desk()
+                                    .notices()
+                                    .messageProperty()
+                                    .get()
+                                    .contains("is set aside"));
         }
     }
 
@@ -84,31 +95,40 @@ final class BenchPaneTest {
         CellId third = new CellId("HB21-03");
         try (BenchFixture ui = station(eight(), 600)) {
             ui.click("#test-bench");
-            choose(ui, "#test-school", TestPolicy.GENTLE.name());
-            ui.await("the school", () -> ui.state().schools().test().equals(TestPolicy.GENTLE));
+            choose(ui, "#test-school", TestSchool.GENTLE.name());
+            ui.await("the school", () -> Schools.of(ui.state()).test().equals(TestSchool.GENTLE));
             ui.click("#watched-folder");
             ui.enter(watched.toString());
             Files.writeString(watched.resolve("run of HB21-03.csv"), log);
             ui.await(
                     "taken in",
-                    () -> ui.state().cell(third).orElseThrow().milliampHours().isPresent());
-            double gentle = ui.state().cell(third).orElseThrow().milliampHours().orElseThrow();
-            choose(ui, "#test-school", TestPolicy.BENCH_LOAD.name());
+                    () ->
+                            Cells.of(ui.state())
+                                    .cell(third)
+                                    .orElseThrow()
+                                    .milliampHours()
+                                    .isPresent());
+            double gentle =
+                    Cells.of(ui.state()).cell(third).orElseThrow().milliampHours().orElseThrow();
+            choose(ui, "#test-school", TestSchool.BENCH_LOAD.name());
             ui.await(
                     "the other school",
-                    () -> ui.state().schools().test().equals(TestPolicy.BENCH_LOAD));
+                    () -> Schools.of(ui.state()).test().equals(TestSchool.BENCH_LOAD));
             ui.click("#recorrect");
             ui.await(
                     "corrected anew",
                     () -> ui.text("#bench-remark").startsWith("1 capacity corrected anew"));
-            double quick = ui.state().cell(third).orElseThrow().milliampHours().orElseThrow();
+            double quick =
+                    Cells.of(ui.state()).cell(third).orElseThrow().milliampHours().orElseThrow();
             // by the line itself: 1.4 V in 2 Ah, to 2.8 V and to 3.0 V at the same 1 A
             assertEquals(1000 * 2 * (4.1 - 3.0) / 1.4, quick, 5);
             assertTrue(gentle > quick + 100, gentle + " against " + quick);
             ui.keys(KeyCode.CONTROL, KeyCode.Z);
             ui.await(
                     "undone",
-                    () -> ui.state().cell(third).orElseThrow().milliampHours().orElse(0) == gentle);
+                    () ->
+                            Cells.of(ui.state()).cell(third).orElseThrow().milliampHours().orElse(0)
+                                    == gentle);
         }
     }
 
@@ -119,10 +139,10 @@ final class BenchPaneTest {
             ui.click("#test-bench");
             ui.click("#add-four-slot");
             ui.click("#add-bench-load");
-            ui.await("two stand there", () -> ui.state().instruments().size() == 2);
+            ui.await("two stand there", () -> Bench.of(ui.state()).instruments().size() == 2);
             ui.click("#choose-reference");
             assertTrue(ui.text("#bench-remark").contains("Select the cell"));
-            ui.robot.interact(() -> ui.bench.desk().select(first));
+            ui.robot.interact(() -> ui.bench.desk().selection().select(first));
             ui.click("#choose-reference");
             ui.await(
                     "it compares",
@@ -131,7 +151,13 @@ final class BenchPaneTest {
             ui.enter("b5 " + first);
             ui.await(
                     "an empty cell is not for the load",
-                    () -> ui.bench.desk().messageProperty().get().contains("only discharges"));
+                    () ->
+                            ui.bench
+                                    .desk()
+                                    .notices()
+                                    .messageProperty()
+                                    .get()
+                                    .contains("only discharges"));
             ui.click("#test-bench");
             ui.click("#remove-instrument");
             assertTrue(ui.text("#bench-remark").contains("Choose the instrument"));
@@ -141,9 +167,9 @@ final class BenchPaneTest {
                             .getSelectionModel()
                             .select(0));
             ui.click("#remove-instrument");
-            ui.await("one is left", () -> ui.state().instruments().size() == 1);
+            ui.await("one is left", () -> Bench.of(ui.state()).instruments().size() == 1);
             ui.keys(KeyCode.CONTROL, KeyCode.Z);
-            ui.await("and back", () -> ui.state().instruments().size() == 2);
+            ui.await("and back", () -> Bench.of(ui.state()).instruments().size() == 2);
         }
     }
 }

@@ -18,8 +18,11 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.DonorFact.DonorWay;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.donor.DonorFact.DonorWay;
+import pentacell.core.donor.Donors;
+import pentacell.core.donor.Purchases;
 import pentacell.desktop.frame.Settings;
 import pentacell.reports.LabelLayout;
 
@@ -47,13 +50,13 @@ final class FormsAndLabelsTest {
             set(bench, "#donor-ah", "2");
             set(bench, "#donor-wh", "63");
             bench.click("#donor-form-verb");
-            bench.await("added", () -> bench.state().donors().containsKey("DP01"));
+            bench.await("added", () -> Donors.of(bench.state()).described().containsKey("DP01"));
             assertTrue(complaint(bench, "donor").contains("misread or misprinted"), "63 for 36 Wh");
             set(bench, "#donor-code", "DP01");
             set(bench, "#donor-kind", "drill pack");
             bench.click("#donor-form-verb");
             assertTrue(complaint(bench, "donor").contains("DP01 is taken"));
-            assertEquals(1, bench.state().donors().size());
+            assertEquals(1, Donors.of(bench.state()).described().size());
         }
     }
 
@@ -78,7 +81,7 @@ final class FormsAndLabelsTest {
             assertTrue(complaint(bench, "lot").contains("\"yesterday\" is no date"));
             set(bench, "#lot-date", "2026-02-28");
             bench.click("#lot-form-verb");
-            bench.await("added", () -> bench.state().lots().containsKey("K1"));
+            bench.await("added", () -> Purchases.of(bench.state()).lots().containsKey("K1"));
             assertEquals(Optional.of("CHF"), kept.get("currency"));
         }
     }
@@ -89,14 +92,14 @@ final class FormsAndLabelsTest {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
             bench.enter("LD08");
             bench.click("#donor-decide");
-            assertTrue(bench.state().donorRecord("LD08").orElseThrow().decision().isEmpty());
+            assertTrue(Donors.of(bench.state()).record("LD08").orElseThrow().decision().isEmpty());
             bench.click("#donor-decision-reason");
             bench.enter("wanted for its cells");
             bench.await(
                     "decided",
                     () ->
-                            bench.state()
-                                    .donorRecord("LD08")
+                            Donors.of(bench.state())
+                                    .record("LD08")
                                     .orElseThrow()
                                     .decision()
                                     .filter(decided -> decided.way() == DonorWay.HARVEST)
@@ -111,16 +114,16 @@ final class FormsAndLabelsTest {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             when(bench.files.whereTo(any(), any())).thenReturn(Optional.of(pdf));
             CellId id = new CellId("HB01-01");
-            assertFalse(bench.state().cell(id).orElseThrow().needsLabel());
+            assertFalse(Cells.of(bench.state()).cell(id).orElseThrow().needsLabel());
             bench.click("#quick-line");
             bench.enter("HB01-01 2290mah");
-            bench.await("due", () -> bench.state().cell(id).orElseThrow().needsLabel());
+            bench.await("due", () -> Cells.of(bench.state()).cell(id).orElseThrow().needsLabel());
             bench.click("#list-labels");
             bench.await("counted", () -> bench.text("#label-summary").equals("45 labels"));
             set(bench, "#label-own", "A4 9x9 70x70");
             bench.click("#label-own");
             bench.keys(KeyCode.ENTER);
-            assertTrue(bench.bench.desk().messageProperty().get().contains("is no grid"));
+            assertTrue(bench.bench.desk().notices().messageProperty().get().contains("is no grid"));
             set(bench, "#label-own", "A4 4x9 50x30");
             bench.click("#label-own");
             bench.keys(KeyCode.ENTER);
@@ -130,7 +133,9 @@ final class FormsAndLabelsTest {
             bench.click("#print-labels");
             bench.await(
                     "printed",
-                    () -> bench.state().cells().values().stream().noneMatch(Cell::needsLabel));
+                    () ->
+                            Cells.of(bench.state()).all().values().stream()
+                                    .noneMatch(CellRecord::needsLabel));
         }
         try (PDDocument document = Loader.loadPDF(Files.readAllBytes(pdf))) {
             assertEquals(2, document.getNumberOfPages(), "45 labels of 36 a sheet");

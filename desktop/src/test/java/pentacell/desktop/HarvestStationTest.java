@@ -19,9 +19,14 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.Blemish;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.Trays;
 import pentacell.core.donor.Donor;
-import pentacell.core.fact.Cell;
+import pentacell.core.donor.Donors;
+import pentacell.core.donor.Purchases;
 import pentacell.core.grade.Standing;
 
 /// Harvest as a person handles it.
@@ -36,17 +41,20 @@ final class HarvestStationTest {
             command(bench, "define model");
             bench.type("Quill Q22\tICR19/66\t\t2150");
             bench.keys(KeyCode.ENTER);
-            bench.await("the model", () -> !bench.state().models().isEmpty());
+            bench.await("the model", () -> !Catalogue.of(bench.state()).models().isEmpty());
             command(bench, "add tray");
             bench.type("T1\t3\t6");
             bench.keys(KeyCode.ENTER);
-            bench.await("the tray", () -> !bench.state().trays().isEmpty());
+            bench.await("the tray", () -> !Trays.of(bench.state()).all().isEmpty());
 
             command(bench, "add lot");
             bench.type("\tlibrary clearing\t3\t18.50\tEUR\t4.2");
             bench.keys(KeyCode.ENTER);
-            bench.await("the lot", () -> bench.state().lots().containsKey("K1"));
-            assertEquals(22.7, List.copyOf(bench.state().lots().values()).get(0).cost(), 1e-9);
+            bench.await("the lot", () -> Purchases.of(bench.state()).lots().containsKey("K1"));
+            assertEquals(
+                    22.7,
+                    List.copyOf(Purchases.of(bench.state()).lots().values()).get(0).cost(),
+                    1e-9);
 
             command(bench, "add donor");
             addDonor(bench, "library dock", "3S2P");
@@ -55,7 +63,7 @@ final class HarvestStationTest {
             bench.await(
                     "three donors with proposed codes",
                     () ->
-                            List.copyOf(bench.state().donors().keySet())
+                            List.copyOf(Donors.of(bench.state()).described().keySet())
                                     .equals(List.of("LD01", "LD02", "HT01")));
             assertEquals(Optional.of("K1"), donor(bench, "LD02").lot());
             assertEquals("Quill Q22", donor(bench, "LD02").cellModel());
@@ -74,7 +82,7 @@ final class HarvestStationTest {
             nameCells(bench, "LD01", "2s 5st 6l");
             nameCells(bench, "LD02", "");
             nameCells(bench, "HT01", "all:t");
-            bench.await("fourteen cells", () -> bench.state().cells().size() == 14);
+            bench.await("fourteen cells", () -> Cells.of(bench.state()).all().size() == 14);
 
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT2);
             for (String line :
@@ -101,7 +109,8 @@ final class HarvestStationTest {
             assertEquals(Standing.UNDER_TEST, standing(bench, "LD02-04"));
             assertEquals(Standing.OUT, standing(bench, "HT01-03"), "0.7 V");
             assertTrue(
-                    bench.state().cells().values().stream().allMatch(c -> c.place().isPresent()));
+                    Cells.of(bench.state()).all().values().stream()
+                            .allMatch(c -> c.place().isPresent()));
 
             command(bench, "intake: labels");
             bench.await("the labels", () -> bench.text("#label-summary").equals("14 labels"));
@@ -109,7 +118,9 @@ final class HarvestStationTest {
             pressButtonByKeyboard(bench, "#print-labels");
             bench.await(
                     "all labels are printed",
-                    () -> bench.state().cells().values().stream().noneMatch(Cell::needsLabel));
+                    () ->
+                            Cells.of(bench.state()).all().values().stream()
+                                    .noneMatch(CellRecord::needsLabel));
             assertEquals("0 labels", bench.text("#label-summary"), "only what is new");
         }
         try (PDDocument document = Loader.loadPDF(Files.readAllBytes(labels))) {
@@ -119,7 +130,7 @@ final class HarvestStationTest {
     }
 
     private static Donor donor(BenchFixture bench, String code) {
-        return bench.state().donorRecord(code).orElseThrow().donor();
+        return Donors.of(bench.state()).record(code).orElseThrow().donor();
     }
 
     /// Opens the list of commands, types what is wanted, takes the first.
@@ -129,7 +140,7 @@ final class HarvestStationTest {
     }
 
     private static void addDonor(BenchFixture bench, String kind, String arrangement) {
-        int before = bench.state().donors().size();
+        int before = Donors.of(bench.state()).described().size();
         bench.type("\t" + kind + "\t" + arrangement + "\t");
         // the boxes for model and lot
         bench.keys(KeyCode.DOWN);
@@ -137,17 +148,18 @@ final class HarvestStationTest {
         bench.keys(KeyCode.DOWN);
         bench.type("\t\t");
         bench.keys(KeyCode.ENTER);
-        bench.await("a donor more", () -> bench.state().donors().size() == before + 1);
+        bench.await(
+                "a donor more", () -> Donors.of(bench.state()).described().size() == before + 1);
     }
 
     private static void nameCells(BenchFixture bench, String donor, String faults) {
-        int before = bench.state().cells().size();
+        int before = Cells.of(bench.state()).all().size();
         bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
         bench.enter(donor);
         command(bench, "name cells");
         bench.type("\t" + faults);
         bench.keys(KeyCode.ENTER);
-        bench.await("cells more", () -> bench.state().cells().size() > before);
+        bench.await("cells more", () -> Cells.of(bench.state()).all().size() > before);
     }
 
     private static void pressButtonByKeyboard(BenchFixture bench, String query) {
@@ -163,13 +175,13 @@ final class HarvestStationTest {
 
     private static int read(BenchFixture bench) {
         return (int)
-                bench.state().cells().values().stream()
+                Cells.of(bench.state()).all().values().stream()
                         .filter(cell -> cell.firstVolts().isPresent())
                         .count();
     }
 
     private static Standing standing(BenchFixture bench, String id) {
-        return bench.bench.desk().judged().standing(new CellId(id));
+        return bench.bench.desk().ledger().judged().standing(new CellId(id));
     }
 
     @Test
@@ -186,7 +198,9 @@ final class HarvestStationTest {
             bench.enter("3.96");
             bench.await(
                     "it rests",
-                    () -> bench.state().donorRecord("LD08").orElseThrow().charges().size() == 1);
+                    () ->
+                            Donors.of(bench.state()).record("LD08").orElseThrow().charges().size()
+                                    == 1);
             assertTrue(bench.text("#repair-words").contains("passes at 3.930"));
             assertTrue(
                     bench.robot.lookup(".hyperlink").queryAll().stream()
@@ -223,8 +237,8 @@ final class HarvestStationTest {
             bench.await(
                     "the step is logged",
                     () ->
-                            bench.state()
-                                    .donorRecord("HB06")
+                            Donors.of(bench.state())
+                                    .record("HB06")
                                     .orElseThrow()
                                     .stepsDone()
                                     .contains("open"));
@@ -270,8 +284,8 @@ final class HarvestStationTest {
                     "the readings",
                     () ->
                             List.copyOf(
-                                            bench.state()
-                                                    .donorRecord("HT08")
+                                            Donors.of(bench.state())
+                                                    .record("HT08")
                                                     .orElseThrow()
                                                     .groupVolts()
                                                     .values())
@@ -292,7 +306,8 @@ final class HarvestStationTest {
             bench.await("saved", () -> donor(bench, "HT08").kind().equals("saw pack"));
             assertEquals("5S2P", donor(bench, "HT08").arrangement().orElseThrow().toString());
             assertEquals("Tessaly T30", donor(bench, "HT08").cellModel(), "the rest stays");
-            assertEquals(5, bench.state().donorRecord("HT08").orElseThrow().groupVolts().size());
+            assertEquals(
+                    5, Donors.of(bench.state()).record("HT08").orElseThrow().groupVolts().size());
         }
     }
 
@@ -306,9 +321,9 @@ final class HarvestStationTest {
             assertTrue(bench.text("#cell-proposal").contains("the cells are 1 to 6"));
             bench.keys(KeyCode.CONTROL, KeyCode.A);
             bench.enter("4d");
-            bench.await("six cells", () -> bench.state().cellsOf("LD09").size() == 6);
+            bench.await("six cells", () -> Cells.of(bench.state()).ofDonor("LD09").size() == 6);
             assertTrue(
-                    bench.state()
+                    Cells.of(bench.state())
                             .cell(new CellId("LD09-04"))
                             .orElseThrow()
                             .blemishes()

@@ -23,13 +23,16 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.util.WaitForAsyncUtils;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Place;
 import pentacell.core.cell.PrepWork;
-import pentacell.core.fact.Cell;
 import pentacell.core.grade.Standing;
-import pentacell.core.school.BandPolicy;
+import pentacell.core.school.BandSchool;
+import pentacell.core.school.Schools;
 
 /// Moving cells, the schools and the lists of Intake, as a person handles them.
 final class IntakeListsTest {
@@ -57,7 +60,7 @@ final class IntakeListsTest {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.click("#tray-T3");
             Node tray = bench.robot.lookup("#tray").query();
-            CellId first = bench.state().cellAt(new Place("T3", 1, 1)).orElseThrow();
+            CellId first = Cells.of(bench.state()).at(new Place("T3", 1, 1)).orElseThrow();
             drag(bench, at(tray, 6, 12, 0, 0), at(tray, 6, 12, 5, 0));
             bench.await("moved", () -> place(bench, first.text()).equals("T3-F01"));
             // two of them, taken with shift
@@ -83,7 +86,7 @@ final class IntakeListsTest {
     }
 
     private static String said(BenchFixture bench) {
-        return bench.bench.desk().messageProperty().get();
+        return bench.bench.desk().notices().messageProperty().get();
     }
 
     private static void drag(BenchFixture bench, Point2D from, Point2D to) {
@@ -107,7 +110,7 @@ final class IntakeListsTest {
     void anotherSchoolSaysWhatChangesBeforeAndAfterItIsInForce() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.click("#list-schools");
-            choose(bench, BandPolicy.STRICT_NMC);
+            choose(bench, BandSchool.STRICT_NMC);
             assertTrue(
                     bench.text("#school-effect").startsWith("6 cells change their verdict"),
                     bench.text("#school-effect"));
@@ -122,18 +125,18 @@ final class IntakeListsTest {
             bench.await(
                     "in force", () -> bench.text("#school-effect").contains("in force. 6 cells"));
             CellId deep = new CellId("LD04-03");
-            assertEquals(Standing.OUT, bench.bench.desk().judged().standing(deep));
-            choose(bench, BandPolicy.RESCUE_NMC);
+            assertEquals(Standing.OUT, bench.bench.desk().ledger().judged().standing(deep));
+            choose(bench, BandSchool.RESCUE_NMC);
             bench.click("#school-force");
             bench.await(
                     "judged again",
-                    () -> bench.bench.desk().judged().standing(deep) == Standing.RESCUED);
+                    () -> bench.bench.desk().ledger().judged().standing(deep) == Standing.RESCUED);
         }
     }
 
-    private static void choose(BenchFixture bench, BandPolicy policy) {
+    private static void choose(BenchFixture bench, BandSchool policy) {
         @SuppressWarnings("unchecked")
-        ComboBox<BandPolicy> school = bench.robot.lookup("#school").queryAs(ComboBox.class);
+        ComboBox<BandSchool> school = bench.robot.lookup("#school").queryAs(ComboBox.class);
         bench.robot.interact(() -> school.setValue(policy));
         WaitForAsyncUtils.waitForFxEvents();
     }
@@ -152,12 +155,11 @@ final class IntakeListsTest {
             bench.await(
                     "the copy is in force",
                     () ->
-                            bench.state()
-                                    .schools()
+                            Schools.of(bench.state())
                                     .bands(Chemistry.NMC)
                                     .name()
                                     .equals("as in our shed"));
-            assertEquals(2.0, bench.state().schools().bands(Chemistry.NMC).recoveryFloorVolts());
+            assertEquals(2.0, Schools.of(bench.state()).bands(Chemistry.NMC).recoveryFloorVolts());
         }
     }
 
@@ -176,7 +178,7 @@ final class IntakeListsTest {
                     "both are done",
                     () -> bench.text("#prep-summary").startsWith("re-sleeve 3 · new ring 3"));
             assertTrue(
-                    bench.state()
+                    Cells.of(bench.state())
                             .cell(new CellId("HB05-02"))
                             .orElseThrow()
                             .prepared()
@@ -200,7 +202,7 @@ final class IntakeListsTest {
             bench.click("#hand-over-to");
             bench.enter("town depot");
             bench.await("all gone", () -> bench.text("#recycle-summary").startsWith("0 cells"));
-            Cell gone = bench.state().cell(new CellId("LD06-01")).orElseThrow();
+            CellRecord gone = Cells.of(bench.state()).cell(new CellId("LD06-01")).orElseThrow();
             assertEquals(Optional.of("town depot"), gone.handedOver());
             assertTrue(gone.place().isEmpty());
         }
@@ -248,8 +250,9 @@ final class IntakeListsTest {
                     csv,
                     Files.readString(csv) + "Quill Q30,ICR19/66,,2900\r\nOdd,18650,lead,2000\r\n");
             bench.click("#catalogue-import");
-            bench.await("taken", () -> bench.state().models().containsKey("Quill Q30"));
-            assertFalse(bench.state().models().containsKey("Odd"));
+            bench.await(
+                    "taken", () -> Catalogue.of(bench.state()).models().containsKey("Quill Q30"));
+            assertFalse(Catalogue.of(bench.state()).models().containsKey("Odd"));
             assertTrue(
                     bench.text("#catalogue-problems").contains("models.csv:8"),
                     bench.text("#catalogue-problems"));
@@ -270,9 +273,9 @@ final class IntakeListsTest {
     }
 
     private static String place(BenchFixture bench, String cell) {
-        return bench.state()
+        return Cells.of(bench.state())
                 .cell(new CellId(cell))
-                .flatMap(Cell::place)
+                .flatMap(CellRecord::place)
                 .map(Object::toString)
                 .orElse("");
     }

@@ -14,10 +14,14 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFact.CapacityMeasured;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Cell.Fate;
-import pentacell.core.fact.CellFact.CapacityMeasured;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.CellRecord.Fate;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.Trays;
+import pentacell.core.donor.Donors;
 
 final class IntakeStationTest {
     @TempDir Path folder;
@@ -31,7 +35,7 @@ final class IntakeStationTest {
             bench.keys(KeyCode.ENTER);
             bench.await(
                     "the model is defined",
-                    () -> bench.state().models().containsKey("Halvorn HX26"));
+                    () -> Catalogue.of(bench.state()).models().containsKey("Halvorn HX26"));
             bench.keys(KeyCode.ESCAPE);
             bench.click("#add-donor");
             bench.type("HB03\thire-bicycle module\t");
@@ -39,23 +43,28 @@ final class IntakeStationTest {
             bench.keys(KeyCode.DOWN);
             bench.keys(KeyCode.ENTER);
             bench.click("#donor-form-verb");
-            bench.await("the donor is added", () -> bench.state().donors().containsKey("HB03"));
+            bench.await(
+                    "the donor is added",
+                    () -> Donors.of(bench.state()).described().containsKey("HB03"));
             bench.keys(KeyCode.ESCAPE);
             bench.click("#add-tray");
             bench.type("T1\t3\t4");
             bench.keys(KeyCode.ENTER);
-            bench.await("the tray is there", () -> bench.state().trays().containsKey("T1"));
+            bench.await("the tray is there", () -> Trays.of(bench.state()).all().containsKey("T1"));
             bench.keys(KeyCode.ESCAPE);
 
             bench.enter("HB03-07 3.68 56 2143");
-            bench.await("the first cell is logged", () -> bench.state().cells().size() == 1);
+            bench.await(
+                    "the first cell is logged", () -> Cells.of(bench.state()).all().size() == 1);
             assertEquals("HB03-08 (new)", bench.text("#in-hand"), "the next id is proposed");
             bench.enter("3,71 56,2m");
-            bench.await("the second cell is logged", () -> bench.state().cells().size() == 2);
+            bench.await(
+                    "the second cell is logged", () -> Cells.of(bench.state()).all().size() == 2);
             bench.enter("2.2v \"sleeve torn");
-            bench.await("the third cell is logged", () -> bench.state().cells().size() == 3);
+            bench.await(
+                    "the third cell is logged", () -> Cells.of(bench.state()).all().size() == 3);
 
-            Cell second = cell(bench, "HB03-08");
+            CellRecord second = cell(bench, "HB03-08");
             assertEquals(3.71, second.volts().orElseThrow());
             assertEquals("T1-A02", second.place().orElseThrow().toString());
             assertEquals("Halvorn HX26", second.model().orElseThrow());
@@ -63,7 +72,7 @@ final class IntakeStationTest {
             assertTrue(bench.text("#card-verdict").contains("waits for test"));
         }
         try (BenchFixture again = BenchFixture.open(file)) {
-            again.await("all is there", () -> again.state().cells().size() == 3);
+            again.await("all is there", () -> Cells.of(again.state()).all().size() == 3);
             assertEquals(2143, cell(again, "HB03-07").milliampHours().orElseThrow());
         }
     }
@@ -109,8 +118,8 @@ final class IntakeStationTest {
     void aWrongReadingIsCorrectedFromTheCardAndTheOldOneStays() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             CellId id = new CellId("HB01-02");
-            bench.robot.interact(() -> bench.bench.desk().select(id));
-            Cell.LifeLineEntry capacity =
+            bench.robot.interact(() -> bench.bench.desk().selection().select(id));
+            CellRecord.LifeLineEntry capacity =
                     cell(bench, "HB01-02").lifeLine().stream()
                             .filter(entry -> entry.fact() instanceof CapacityMeasured)
                             .findFirst()
@@ -129,7 +138,7 @@ final class IntakeStationTest {
                     List.of(Fate.CORRECTED, Fate.STANDING),
                     cell(bench, "HB01-02").lifeLine().stream()
                             .filter(entry -> entry.fact() instanceof CapacityMeasured)
-                            .map(Cell.LifeLineEntry::fate)
+                            .map(CellRecord.LifeLineEntry::fate)
                             .toList());
         }
     }
@@ -137,7 +146,8 @@ final class IntakeStationTest {
     @Test
     void aDecisionByHandNeedsAReasonAndChangesTheVerdict() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
-            bench.robot.interact(() -> bench.bench.desk().select(new CellId("HB01-02")));
+            bench.robot.interact(
+                    () -> bench.bench.desk().selection().select(new CellId("HB01-02")));
             bench.click("#decide");
             assertTrue(cell(bench, "HB01-02").decision().isEmpty(), "no reason, no decision");
             bench.click("#decision-reason");
@@ -173,7 +183,7 @@ final class IntakeStationTest {
             bench.click("#import-take");
             bench.await(
                     "the good lines are taken",
-                    () -> bench.state().cell(new CellId("N-2")).isPresent());
+                    () -> Cells.of(bench.state()).cell(new CellId("N-2")).isPresent());
             assertEquals(50.1, cell(bench, "HB05-12").milliohms().orElseThrow());
             bench.keys(KeyCode.CONTROL, KeyCode.I);
             bench.await(
@@ -192,12 +202,12 @@ final class IntakeStationTest {
             bench.click("#model-form-verb");
             bench.await(
                     "it is in the catalogue",
-                    () -> bench.state().models().containsKey("Halvorn HX26"));
+                    () -> Catalogue.of(bench.state()).models().containsKey("Halvorn HX26"));
             bench.keys(KeyCode.ESCAPE);
             bench.enter("Q-1 3.7 2100");
             bench.await(
                     "a cell without donor or tray is logged",
-                    () -> bench.state().cells().size() == 1);
+                    () -> Cells.of(bench.state()).all().size() == 1);
             assertEquals("not known", bench.text("#card-verdict"));
             bench.click("#card-model");
             bench.keys(KeyCode.DOWN);
@@ -226,11 +236,11 @@ final class IntakeStationTest {
             bench.await(
                     "it is refused",
                     () -> bench.text("#said").contains("already open in another Pentacell"));
-            assertTrue(!bench.state().cells().isEmpty(), "the open workshop stays");
+            assertTrue(!Cells.of(bench.state()).all().isEmpty(), "the open workshop stays");
         }
     }
 
-    private static Cell cell(BenchFixture bench, String id) {
-        return bench.state().cell(new CellId(id)).orElseThrow();
+    private static CellRecord cell(BenchFixture bench, String id) {
+        return Cells.of(bench.state()).cell(new CellId(id)).orElseThrow();
     }
 }

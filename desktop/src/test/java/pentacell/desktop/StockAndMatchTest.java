@@ -21,7 +21,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.util.WaitForAsyncUtils;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Pack;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
+import pentacell.desktop.match.MatchStation;
 import pentacell.workshop.demo.TarnHollow;
 
 final class StockAndMatchTest {
@@ -63,7 +65,7 @@ final class StockAndMatchTest {
             assertTrue(Integer.parseInt(bench.text("#figure-usable")) > 10_000);
         }
         try (BenchFixture again = BenchFixture.open(folder.resolve("demo.pentacell"))) {
-            again.await("the match is there", () -> !again.state().packs().isEmpty());
+            again.await("the match is there", () -> !Packs.of(again.state()).all().isEmpty());
             assertEquals(groups, pack(again).groups());
         }
     }
@@ -118,11 +120,11 @@ final class StockAndMatchTest {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
             CellId first = pack(bench).groups().get(0).get(0);
             CellId second = pack(bench).groups().get(1).get(0);
-            bench.robot.interact(() -> bench.bench.desk().select(first));
+            bench.robot.interact(() -> bench.bench.desk().selection().select(first));
             bench.keys(KeyCode.L);
             bench.await("it is locked", () -> pack(bench).locked().contains(first));
             bench.keys(KeyCode.X);
-            bench.robot.interact(() -> bench.bench.desk().select(second));
+            bench.robot.interact(() -> bench.bench.desk().selection().select(second));
             bench.keys(KeyCode.X);
             bench.await("it says why not", () -> bench.text("#said").contains("is locked"));
             assertEquals(0, pack(bench).groupOf(first).orElseThrow());
@@ -187,8 +189,9 @@ final class StockAndMatchTest {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
             String before =
                     bench.robot.lookup("#rule-ir-spread").queryAs(TextField.class).getText();
-            bench.robot.interact(() -> bench.bench.match().drawCurve());
-            bench.await("the curve is drawn", () -> bench.bench.match().hasCurve());
+            bench.robot.interact(() -> bench.bench.station(MatchStation.class).drawCurve());
+            bench.await(
+                    "the curve is drawn", () -> bench.bench.station(MatchStation.class).hasCurve());
             bench.click("#trade-off");
             assertNotEquals(
                     before,
@@ -197,7 +200,7 @@ final class StockAndMatchTest {
     }
 
     private static Pack pack(BenchFixture bench) {
-        return bench.state().pack(TarnHollow.LONG_NIGHT).orElseThrow();
+        return Packs.of(bench.state()).pack(TarnHollow.LONG_NIGHT).orElseThrow();
     }
 
     private static void set(BenchFixture bench, String query, String text) {

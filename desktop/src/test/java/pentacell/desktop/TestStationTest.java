@@ -20,13 +20,17 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import pentacell.core.bay.Bench;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Oddity;
-import pentacell.core.fact.RunFact;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.Oddity;
+import pentacell.core.cell.RunFact;
 import pentacell.core.measure.HeatLadder;
 import pentacell.core.measure.HoldShelf;
 import pentacell.core.measure.OpenRun;
+import pentacell.desktop.test.TestStation;
 import pentacell.instruments.protocol.Ask.FaultKind;
 import pentacell.instruments.simulated.SimulatedInstrument;
 import pentacell.instruments.simulated.StandInCells;
@@ -41,9 +45,9 @@ final class TestStationTest {
         return WaitingCells.station(folder.resolve("bench.pentacell"), cells, clock);
     }
 
-    private static List<RunFact.CurveOdd> odd(Cell cell) {
+    private static List<RunFact.CurveOdd> odd(CellRecord cell) {
         return cell.lifeLine().stream()
-                .map(Cell.LifeLineEntry::fact)
+                .map(CellRecord.LifeLineEntry::fact)
                 .filter(RunFact.CurveOdd.class::isInstance)
                 .map(RunFact.CurveOdd.class::cast)
                 .toList();
@@ -55,18 +59,24 @@ final class TestStationTest {
         try (BenchFixture ui = station(cells, 10_000)) {
             ui.click("#test-bench");
             ui.click("#add-eight-slot");
-            ui.await("a charger stands there", () -> ui.state().instruments().size() == 1);
+            ui.await(
+                    "a charger stands there", () -> Bench.of(ui.state()).instruments().size() == 1);
             ui.click("#test-bays");
-            ui.await("the plan is made", () -> ui.bench.test().model().canLoad(cells.get(0)));
+            ui.await(
+                    "the plan is made",
+                    () -> ui.bench.station(TestStation.class).model().canLoad(cells.get(0)));
             // the contact of the second bay is lost for a moment, on demand
-            ui.robot.interact(
-                    () -> ui.bench.test().model().practise(2, FaultKind.CONTACT_BLIP, 3000));
+            ui.robot.interact(() ->
+                    ui.bench
+                            .station(TestStation.class)
+                            .model()
+                            .practise(2, FaultKind.CONTACT_BLIP, 3000));
             for (CellId cell : cells) {
                 ui.enter("b%d %s".formatted(cells.indexOf(cell) + 1, cell));
                 ui.await(
                         cell + " is in a bay",
                         () ->
-                                ui.state().cell(cell).orElseThrow().lifeLine().stream()
+                                Cells.of(ui.state()).cell(cell).orElseThrow().lifeLine().stream()
                                                 .anyMatch(
                                                         e -> e.fact() instanceof RunFact.RunStarted)
                                         && field(ui).getText().isEmpty());
@@ -77,15 +87,18 @@ final class TestStationTest {
                             OpenRun.of(ui.state()).isEmpty()
                                     && cells.stream()
                                             .allMatch(id ->
-                                                    ui.state()
+                                                    Cells.of(ui.state())
                                                             .cell(id)
                                                             .orElseThrow()
                                                             .milliampHours()
                                                             .isPresent()));
             for (CellId id : cells) {
-                Cell cell = ui.state().cell(id).orElseThrow();
+                CellRecord cell = Cells.of(ui.state()).cell(id).orElseThrow();
                 double truth =
-                        StandInCells.truth(id.text(), Optional.empty(), ui.state().modelOf(cell))
+                        StandInCells.truth(
+                                        id.text(),
+                                        Optional.empty(),
+                                        Catalogue.of(ui.state()).modelOf(cell))
                                 .milliampHours();
                 // at 1 A to 3.0 V a little stays inside, and a heater loses some on the way
                 assertEquals(
@@ -99,7 +112,7 @@ final class TestStationTest {
                         () -> id + " " + HeatLadder.judge(cell).reasons());
             }
             assertTrue(
-                    odd(ui.state().cell(cells.get(1)).orElseThrow()).stream()
+                    odd(Cells.of(ui.state()).cell(cells.get(1)).orElseThrow()).stream()
                             .anyMatch(each -> each.oddity() == Oddity.CONTACT_BLIP));
             assertEquals(8, HoldShelf.of(ui.state()).open().size());
             ui.click("#test-hold-shelf");
@@ -107,7 +120,7 @@ final class TestStationTest {
                     ui.text("#hold-summary").startsWith("8 on the shelf"),
                     ui.text("#hold-summary"));
             ui.click("#test-curves");
-            ui.robot.interact(() -> ui.bench.desk().select(cells.get(1)));
+            ui.robot.interact(() -> ui.bench.desk().selection().select(cells.get(1)));
             ui.await("the curve is read", () -> ui.text("#curve-title").contains("mAh"));
             assertTrue(
                     ui.text("#curve-conditions").contains("7 sisters"),
@@ -125,7 +138,7 @@ final class TestStationTest {
 
     private static TextField field(BenchFixture ui) {
         return ui.bench
-                .test()
+                .station(TestStation.class)
                 .bottom()
                 .map(bar -> (TextField) bar.lookup("#quick-line"))
                 .orElseThrow();
@@ -148,19 +161,35 @@ final class TestStationTest {
             CellId third = new CellId("HB21-03");
             ui.await(
                     "it is that cell's",
-                    () -> ui.state().cell(third).orElseThrow().milliampHours().isPresent());
+                    () ->
+                            Cells.of(ui.state())
+                                    .cell(third)
+                                    .orElseThrow()
+                                    .milliampHours()
+                                    .isPresent());
             ui.click("#do-import-log");
             ui.await("it is asked for", () -> ui.text("#in-hand").contains("tuesday.csv"));
-            ui.robot.interact(() -> ui.bench.test().enter());
+            ui.robot.interact(() -> ui.bench.station(TestStation.class).enter());
             ui.enter("HB21-04");
             CellId fourth = new CellId("HB21-04");
             ui.await(
                     "it was answered",
-                    () -> ui.state().cell(fourth).orElseThrow().milliampHours().isPresent());
+                    () ->
+                            Cells.of(ui.state())
+                                    .cell(fourth)
+                                    .orElseThrow()
+                                    .milliampHours()
+                                    .isPresent());
             ui.click("#do-import-log");
             ui.await(
                     "the same file is noticed",
-                    () -> ui.bench.desk().messageProperty().get().contains("taken in before"));
+                    () ->
+                            ui.bench
+                                    .desk()
+                                    .notices()
+                                    .messageProperty()
+                                    .get()
+                                    .contains("taken in before"));
         }
     }
 
@@ -171,19 +200,21 @@ final class TestStationTest {
                 BenchFixture ui = station(eight(), 600)) {
             add(charger, ui);
             ui.click("#test-bays");
-            ui.await("planned", () -> ui.bench.test().model().canLoad(cell));
+            ui.await("planned", () -> ui.bench.station(TestStation.class).model().canLoad(cell));
             ui.enter(cell + " 0.4A");
             ui.await("it runs", () -> OpenRun.of(ui.state()).size() == 1);
             String programme = OpenRun.of(ui.state()).get(0).programme();
             assertTrue(programme.contains("discharge 0.40"), programme);
-            ui.await("samples", () -> ui.bench.test().model().sampleCount() > 5);
+            ui.await(
+                    "samples", () -> ui.bench.station(TestStation.class).model().sampleCount() > 5);
             ui.keys(KeyCode.CONTROL, KeyCode.Z);
             ui.await(
                     "out again",
                     () ->
                             OpenRun.of(ui.state()).isEmpty()
-                                    && ui.bench.test().model().sampleCount() == 0
-                                    && ui.bench.test().model().canLoad(cell));
+                                    && ui.bench.station(TestStation.class).model().sampleCount()
+                                            == 0
+                                    && ui.bench.station(TestStation.class).model().canLoad(cell));
         }
     }
 
@@ -203,7 +234,9 @@ final class TestStationTest {
                 ui.enter("4.172");
                 ui.await(
                         "logged",
-                        () -> ui.state().cell(due).orElseThrow().volts().orElse(0) == 4.172);
+                        () ->
+                                Cells.of(ui.state()).cell(due).orElseThrow().volts().orElse(0)
+                                        == 4.172);
             }
             ui.await("all read", () -> !ui.text("#in-hand").startsWith("Shelf"));
             assertTrue(ui.text("#hold-summary").contains("0 to read now"));
@@ -227,7 +260,11 @@ final class TestStationTest {
             ui.await(
                     "a reading is logged",
                     () ->
-                            ui.state().cell(new CellId("HB21-01")).orElseThrow().volts().orElse(0)
+                            Cells.of(ui.state())
+                                            .cell(new CellId("HB21-01"))
+                                            .orElseThrow()
+                                            .volts()
+                                            .orElse(0)
                                     == 4.171);
             ui.click("#test-bench");
             ui.click("#instrument-address");
@@ -240,7 +277,7 @@ final class TestStationTest {
             ui.await(
                     "hours are set",
                     () ->
-                            ui.state().benchHours().days().values().stream()
+                            Bench.of(ui.state()).hours().days().values().stream()
                                     .allMatch(span -> span.from() == 9));
             ui.click("#add-ac-meter");
             ui.await(

@@ -7,12 +7,15 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import org.awaitility.Awaitility;
+import pentacell.core.bay.Bench;
+import pentacell.core.cell.CatalogueFact;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
+import pentacell.core.journal.Fact;
 import pentacell.desktop.frame.Settings;
 import pentacell.instruments.simulated.CellTruth;
 import pentacell.instruments.simulated.SimulatedInstrument;
@@ -48,7 +51,7 @@ final class WaitingCells {
     static List<Fact> facts(List<CellId> cells) {
         List<Fact> facts = new ArrayList<>();
         facts.add(
-                new Fact.ModelDefined(
+                new CatalogueFact.ModelDefined(
                         CellModel.rated(
                                 "Quill Q22",
                                 CellFormat.parse("18650").orElseThrow(),
@@ -64,9 +67,9 @@ final class WaitingCells {
     /// The station, with cells that wait when the file has none.
     static BenchFixture station(Path file, List<CellId> cells, int clock) throws Exception {
         BenchFixture ui = BenchFixture.open(file, clockAt(clock));
-        if (ui.state().cells().isEmpty())
-            ui.robot.interact(() -> ui.bench.desk().log("cells", facts(cells), () -> {}));
-        ui.await("cells are known", () -> ui.state().cells().size() == 8);
+        if (Cells.of(ui.state()).all().isEmpty())
+            ui.robot.interact(() -> ui.bench.desk().ledger().log("cells", facts(cells), () -> {}));
+        ui.await("cells are known", () -> Cells.of(ui.state()).all().size() == 8);
         ui.keys(KeyCode.CONTROL, KeyCode.DIGIT3);
         return ui;
     }
@@ -90,6 +93,6 @@ final class WaitingCells {
         ui.click("#test-bench");
         ui.click("#instrument-address");
         ui.enter("Charger A 127.0.0.1:" + charger.port());
-        ui.await("it stands there", () -> ui.state().instruments().size() == 1);
+        ui.await("it stands there", () -> Bench.of(ui.state()).instruments().size() == 1);
     }
 }

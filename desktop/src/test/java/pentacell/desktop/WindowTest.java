@@ -21,6 +21,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.testfx.util.WaitForAsyncUtils;
+import pentacell.core.cell.Cells;
 import pentacell.desktop.frame.Settings;
 
 /// The window as a whole: nothing sticks out of it, keys lead where they say, files are opened and
@@ -130,11 +131,13 @@ final class WindowTest {
             when(bench.files.whereTo(any(), any()))
                     .thenReturn(Optional.of(folder.resolve("fresh.pentacell")));
             bench.keys(KeyCode.CONTROL, KeyCode.N);
-            bench.await("the new one is open", () -> bench.state().cells().isEmpty());
+            bench.await("the new one is open", () -> Cells.of(bench.state()).all().isEmpty());
             verify(bench.files).whereTo("New workshop", "workshop.pentacell");
-            assertEquals("fresh.pentacell", bench.bench.desk().fileNameProperty().get());
+            assertEquals("fresh.pentacell", bench.bench.desk().ledger().fileNameProperty().get());
             bench.robot.interact(() -> bench.bench.frame().open(folder.resolve("demo.pentacell")));
-            bench.await("the first can be opened again", () -> !bench.state().cells().isEmpty());
+            bench.await(
+                    "the first can be opened again",
+                    () -> !Cells.of(bench.state()).all().isEmpty());
         }
     }
 
@@ -146,7 +149,7 @@ final class WindowTest {
             bench.robot.interact(() -> bench.bench.frame().open(other));
             bench.await(
                     "it is refused", () -> bench.text("#said").contains("is not a workshop file"));
-            assertEquals(181, bench.state().cells().size());
+            assertEquals(181, Cells.of(bench.state()).all().size());
         }
     }
 

@@ -28,12 +28,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import pentacell.core.Chapters;
 import pentacell.core.cell.Blemish;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Act;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.journal.Act;
+import pentacell.core.journal.Entry;
 import pentacell.core.shelf.RecycleBox;
+import pentacell.core.state.WorkshopState;
 
 final class LabelPdfTest {
 
@@ -98,18 +100,18 @@ final class LabelPdfTest {
 
     @Test
     void theHandOverListNamesEveryCellItsMassAndTheTransportRules() throws IOException {
-        List<Act.Entry> entries = new ArrayList<>();
+        List<Entry> entries = new ArrayList<>();
         for (int i = 1; i <= 70; i++) {
             CellId id = new CellId("X1-%02d".formatted(i));
-            entries.add(new Act.Entry(2L * i, new CellFact.VoltageRead(id, 0.3)));
+            entries.add(new Entry(2L * i, new CellFact.VoltageRead(id, 0.3)));
             if (i % 10 == 0)
                 entries.add(
-                        new Act.Entry(
+                        new Entry(
                                 2L * i + 1,
                                 new CellFact.BlemishesSeen(id, EnumSet.of(Blemish.LEAK))));
         }
         WorkshopState state =
-                WorkshopState.of(List.of(new Act(1, java.time.Instant.EPOCH, "test", entries)));
+                Chapters.fold(List.of(new Act(1, java.time.Instant.EPOCH, "test", entries)));
         byte[] pdf = HandOverPdf.bytes(RecycleBox.of(state), "town depot", "2026-03-01", Paper.A4);
         try (PDDocument document = Loader.loadPDF(pdf)) {
             String text = new PDFTextStripper().getText(document);

@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Place;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Pack;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
+import pentacell.core.state.WorkshopState;
 
 /// The cells of a pack in an order to fetch them.
 public final class PickWalk {
@@ -40,15 +42,15 @@ public final class PickWalk {
         for (int group = 0; group < pack.groups().size(); group++) {
             List<CellId> cells = pack.groups().get(group);
             for (int i = 0; i < cells.size(); i++) {
-                Optional<Cell> cell = state.cell(cells.get(i));
+                Optional<CellRecord> cell = Cells.of(state).cell(cells.get(i));
                 lines.add(
                         new PickLine(
                                 cells.get(i),
-                                cell.flatMap(Cell::place),
+                                cell.flatMap(CellRecord::place),
                                 group + 1,
                                 i + 1,
-                                cell.map(Cell::milliampHours).orElse(OptionalDouble.empty()),
-                                cell.map(Cell::milliohms).orElse(OptionalDouble.empty()),
+                                cell.map(CellRecord::milliampHours).orElse(OptionalDouble.empty()),
+                                cell.map(CellRecord::milliohms).orElse(OptionalDouble.empty()),
                                 pack.picked().contains(cells.get(i))));
             }
         }
@@ -98,7 +100,8 @@ public final class PickWalk {
                         .findFirst();
         if (line.isEmpty())
             return new Check.Wrong(
-                    state.otherPackOf(cell, pack.name())
+                    Packs.of(state)
+                            .otherPackOf(cell, pack.name())
                             .map(other ->
                                     cell
                                             + " belongs to the pack "
@@ -116,17 +119,18 @@ public final class PickWalk {
     /// Finds the cell meant, whatever the case it is typed in, unless ids differ by case alone.
     private static Optional<CellId> idAsWritten(String text, WorkshopState state) {
         CellId exact = new CellId(text);
-        if (state.cell(exact).isPresent()) return Optional.of(exact);
+        if (Cells.of(state).cell(exact).isPresent()) return Optional.of(exact);
         List<CellId> alike =
-                state.cells().keySet().stream()
+                Cells.of(state).all().keySet().stream()
                         .filter(id -> id.text().equalsIgnoreCase(text))
                         .toList();
         return alike.size() == 1 ? Optional.of(alike.get(0)) : Optional.empty();
     }
 
     private static String home(WorkshopState state, CellId cell) {
-        return state.cell(cell)
-                .flatMap(Cell::place)
+        return Cells.of(state)
+                .cell(cell)
+                .flatMap(CellRecord::place)
                 .map(Place::toString)
                 .map(place -> " to " + place)
                 .orElse("");

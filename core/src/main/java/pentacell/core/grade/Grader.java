@@ -6,20 +6,20 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import pentacell.core.cell.Blemish;
+import pentacell.core.cell.CellFact.Decision;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.PrepWork;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact.Decision;
-import pentacell.core.intake.OddValues;
-import pentacell.core.intake.Triage;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
 import pentacell.core.measure.HeatLadder;
 import pentacell.core.measure.HoldTest;
-import pentacell.core.school.BandPolicy;
+import pentacell.core.school.BandSchool;
 import pentacell.core.school.IntakeVerdict;
 import pentacell.core.school.Schools;
+import pentacell.core.triage.OddValues;
+import pentacell.core.triage.Triage;
 
 /// Judges how a cell stands: a decision by hand first, then first voltage, then capacity against
 /// rating.
@@ -27,7 +27,7 @@ public final class Grader {
     private Grader() {}
 
     /// State of health: measured ÷ rated minimum capacity, as a share; empty until both are known.
-    public static OptionalDouble soh(Cell cell, Optional<CellModel> model) {
+    public static OptionalDouble soh(CellRecord cell, Optional<CellModel> model) {
         return cell.milliampHours().isPresent() && model.isPresent()
                 ? OptionalDouble.of(
                         cell.milliampHours().getAsDouble()
@@ -37,22 +37,22 @@ public final class Grader {
 
     /// The verdict by first voltage, empty until one was read.
     public static Optional<Judged<IntakeVerdict>> firstLook(
-            Cell cell, Optional<CellModel> model, Schools schools) {
+            CellRecord cell, Optional<CellModel> model, Schools schools) {
         if (cell.firstVolts().isEmpty()) return Optional.empty();
-        BandPolicy policy = schools.bands(CellModel.chemistryOf(model));
+        BandSchool policy = schools.bands(CellModel.chemistryOf(model));
         return Optional.of(Triage.judge(cell.firstVolts().getAsDouble(), policy));
     }
 
     /// Whether a cell was ever read under its chemistry's end voltage. The mark stays for life,
     /// whatever the school and the later readings: copper that was dissolved does not come back.
-    public static boolean isRescued(Cell cell, Optional<CellModel> model) {
+    public static boolean isRescued(CellRecord cell, Optional<CellModel> model) {
         return cell.lowestVolts().orElse(Double.POSITIVE_INFINITY)
                 < CellModel.chemistryOf(model).endVolts();
     }
 
     /// Judges a cell by everything known of it.
     public static Judged<Standing> judge(
-            Cell cell, Optional<CellModel> model, Schools schools, GradePolicy policy) {
+            CellRecord cell, Optional<CellModel> model, Schools schools, GradePolicy policy) {
         List<Reason> reasons = new ArrayList<>();
         Standing byFigures = byFigures(cell, model, schools, policy, reasons);
         if (!cell.openWork().isEmpty() && byFigures != Standing.OUT)
@@ -67,13 +67,13 @@ public final class Grader {
             return new Judged<>(Standing.OUT, reasons);
         }
         if (cell.decision().isEmpty()) return new Judged<>(byFigures, reasons);
-        reasons.add(0, Reason.noted(Rule.DECIDED_BY_HAND, cell.decision().get().reason()));
-        boolean out = cell.decision().get().decision() == Decision.OUT;
+        reasons.add(0, Reason.noted(Rule.DECIDED_BY_HAND, cell.decisionReason()));
+        boolean out = cell.isDecided(Decision.OUT);
         return new Judged<>(out ? Standing.OUT : Standing.FIT, reasons);
     }
 
     private static Standing byFigures(
-            Cell cell,
+            CellRecord cell,
             Optional<CellModel> model,
             Schools schools,
             GradePolicy policy,
@@ -127,7 +127,7 @@ public final class Grader {
 
     /// What heat in a run and loss at rest say; empty when they stand in no one's way.
     private static Optional<Standing> heatAndHold(
-            Cell cell, Schools schools, List<Reason> reasons) {
+            CellRecord cell, Schools schools, List<Reason> reasons) {
         Judged<HeatLadder.Rung> heat = HeatLadder.judge(cell);
         Optional<HoldTest> hold = HoldTest.of(cell, schools.hold());
         hold.ifPresent(test -> reasons.addAll(0, test.reasons()));
@@ -142,7 +142,8 @@ public final class Grader {
         return isOpen ? Optional.of(Standing.UNDER_TEST) : Optional.empty();
     }
 
-    private static void remarkOnResistance(Cell cell, GradePolicy policy, List<Reason> reasons) {
+    private static void remarkOnResistance(
+            CellRecord cell, GradePolicy policy, List<Reason> reasons) {
         double milliohms = cell.milliohms().orElse(Double.NaN);
         if (milliohms > policy.poorMilliohms())
             reasons.add(Reason.of(Rule.RESISTANCE_HIGH, milliohms, policy.poorMilliohms()));

@@ -4,9 +4,12 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.Map;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
 
 /// How every cell of a workshop stands, judged once for all who ask.
 public final class JudgedStock {
@@ -18,7 +21,7 @@ public final class JudgedStock {
     private JudgedStock(WorkshopState state, Map<CellId, Standing> standings) {
         this.state = state;
         this.standings = standings;
-        for (Cell cell : state.cells().values()) {
+        for (CellRecord cell : Cells.of(state).all().values()) {
             Standing standing = standing(cell.id());
             counts.merge(standing, 1, Integer::sum);
             cell.donor()
@@ -30,27 +33,35 @@ public final class JudgedStock {
 
     /// Judges every cell.
     public static JudgedStock of(WorkshopState state) {
-        Map<CellId, Standing> standings = HashMap.newHashMap(state.cells().size());
-        for (Cell cell : state.cells().values()) standings.put(cell.id(), judge(cell, state));
+        Map<CellId, Standing> standings = HashMap.newHashMap(Cells.of(state).all().size());
+        for (CellRecord cell : Cells.of(state).all().values())
+            standings.put(cell.id(), judge(cell, state));
         return new JudgedStock(state, standings);
     }
 
     /// Judges anew only the cells that changed since an earlier state; all of them when the models
     /// or the schools did.
     public JudgedStock after(WorkshopState later) {
-        if (!later.models().equals(state.models()) || !later.schools().equals(state.schools()))
-            return of(later);
-        Map<CellId, Standing> standingsThen = HashMap.newHashMap(later.cells().size());
-        for (Cell cell : later.cells().values()) {
+        if (!Catalogue.of(later).models().equals(Catalogue.of(state).models())
+                || !Schools.of(later).equals(Schools.of(state))) return of(later);
+        Map<CellId, Standing> standingsThen = HashMap.newHashMap(Cells.of(later).all().size());
+        for (CellRecord cell : Cells.of(later).all().values()) {
             boolean isUnchanged =
-                    state.cell(cell.id()).filter(before -> before.isSame(cell)).isPresent();
+                    Cells.of(state)
+                            .cell(cell.id())
+                            .filter(before -> before.isSame(cell))
+                            .isPresent();
             standingsThen.put(cell.id(), isUnchanged ? standing(cell.id()) : judge(cell, later));
         }
         return new JudgedStock(later, standingsThen);
     }
 
-    private static Standing judge(Cell cell, WorkshopState state) {
-        return Grader.judge(cell, state.modelOf(cell), state.schools(), GradePolicy.USUAL)
+    private static Standing judge(CellRecord cell, WorkshopState state) {
+        return Grader.judge(
+                        cell,
+                        Catalogue.of(state).modelOf(cell),
+                        Schools.of(state),
+                        GradePolicy.USUAL)
                 .verdict();
     }
 

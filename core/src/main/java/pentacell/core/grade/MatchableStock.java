@@ -5,13 +5,16 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Place;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact.ResistanceMethod;
-import pentacell.core.fact.WorkshopState;
 import pentacell.core.match.Candidate;
+import pentacell.core.pack.Packs;
+import pentacell.core.state.WorkshopState;
 
 /// The cells of a workshop that may be matched into a pack, and how many may not and why.
 ///
@@ -32,16 +35,16 @@ public record MatchableStock(
     public static MatchableStock of(WorkshopState state, JudgedStock judged, String pack) {
         // gathered once: asking every pack for every cell is slow where both are many
         Set<CellId> inOtherPacks =
-                state.packs().values().stream()
+                Packs.of(state).all().values().stream()
                         .filter(other -> !other.name().equals(pack))
                         .flatMap(other -> other.groups().stream())
                         .flatMap(List::stream)
                         .collect(Collectors.toSet());
-        List<Cell> fit = new ArrayList<>();
+        List<CellRecord> fit = new ArrayList<>();
         int notMeasured = 0;
         int out = 0;
         int elsewhere = 0;
-        for (Cell cell : state.cells().values()) {
+        for (CellRecord cell : Cells.of(state).all().values()) {
             Standing standing = judged.standing(cell.id());
             if (standing == Standing.OUT) out++;
             else if (cell.milliampHours().isEmpty() || !standing.mayBeMatched()) notMeasured++;
@@ -50,20 +53,22 @@ public record MatchableStock(
         }
         ResistanceMethod method = commonMethod(fit);
         List<Candidate> candidates =
-                fit.stream().map(cell -> candidate(cell, method, state.modelOf(cell))).toList();
+                fit.stream()
+                        .map(cell -> candidate(cell, method, Catalogue.of(state).modelOf(cell)))
+                        .toList();
         return new MatchableStock(candidates, notMeasured, out, elsewhere);
     }
 
     /// The way of reading resistance that most cells share: values of different methods are never
     /// compared, so the others count as not read.
-    private static ResistanceMethod commonMethod(List<Cell> cells) {
+    private static ResistanceMethod commonMethod(List<CellRecord> cells) {
         long ac = cells.stream().filter(cell -> cell.acMilliohms().isPresent()).count();
         long dc = cells.stream().filter(cell -> cell.dcMilliohms().isPresent()).count();
         return dc > ac ? ResistanceMethod.DC : ResistanceMethod.AC_1_KHZ;
     }
 
     private static Candidate candidate(
-            Cell cell, ResistanceMethod method, Optional<CellModel> model) {
+            CellRecord cell, ResistanceMethod method, Optional<CellModel> model) {
         return new Candidate(
                 cell.id(),
                 cell.milliampHours().orElseThrow(),

@@ -13,8 +13,8 @@ import pentacell.core.donor.WarningSign;
 import pentacell.core.harvest.Sureness.Confirmation;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
-import pentacell.core.school.BandPolicy;
-import pentacell.core.school.RepairPolicy;
+import pentacell.core.school.BandSchool;
+import pentacell.core.school.RepairSchool;
 import pentacell.core.school.Schools;
 
 /// Judges a pack by the readings of its groups.
@@ -30,9 +30,9 @@ public final class Diagnose {
     private static final double ABOUT_FULL_SHARE = 0.9;
 
     private final PackReadings readings;
-    private final BandPolicy bands;
+    private final BandSchool bands;
     private final Schools schools;
-    private final RepairPolicy repair;
+    private final RepairSchool repair;
     private final GroupLevels levels;
     private final Confirmation sum;
 

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.school.RepairPolicy;
+import pentacell.core.school.RepairSchool;
 
 /// The groups of a pack against the level they are expected at.
 ///
@@ -21,15 +21,15 @@ public final class GroupLevels {
     private static final double ROUNDING = 1e-9;
 
     private final PackReadings readings;
-    private final RepairPolicy policy;
+    private final RepairSchool policy;
 
-    GroupLevels(PackReadings readings, RepairPolicy policy) {
+    GroupLevels(PackReadings readings, RepairSchool policy) {
         this.readings = readings;
         this.policy = policy;
     }
 
     /// The level the groups of a pack are expected at, in V; NaN when all are dead.
-    public static double expectedVolts(List<Double> groupVolts, RepairPolicy policy) {
+    public static double expectedVolts(List<Double> groupVolts, RepairSchool policy) {
         double[] live =
                 groupVolts.stream()
                         .mapToDouble(Double::doubleValue)
@@ -53,7 +53,7 @@ public final class GroupLevels {
 
     /// How far under the others a group is low, in V: half the school's figure for LFP, whose curve
     /// is flatter.
-    static double lowVolts(Chemistry chemistry, RepairPolicy policy) {
+    static double lowVolts(Chemistry chemistry, RepairSchool policy) {
         return switch (chemistry) {
             case NMC -> policy.lowGroupVolts();
             case LFP -> policy.lowGroupVolts() / 2;

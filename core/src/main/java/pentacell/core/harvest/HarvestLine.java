@@ -10,10 +10,11 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import pentacell.core.donor.DonorFact;
+import pentacell.core.donor.DonorRecord;
+import pentacell.core.donor.Donors;
 import pentacell.core.donor.WarningSign;
-import pentacell.core.fact.DonorFact;
-import pentacell.core.fact.DonorRecord;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.NumberText;
 
 /// A line as it is said over a donor: `LD08 3.98 3.52 3.97` (its groups from the pack's negative),
@@ -73,12 +74,13 @@ public record HarvestLine(List<Token> tokens, Optional<DonorRecord> donor) {
     public static HarvestLine read(String text, WorkshopState state, Optional<String> inHand) {
         String[] words = text.strip().isEmpty() ? new String[0] : text.strip().split("[\\s;]+");
         List<Token> tokens = new ArrayList<>();
-        Optional<DonorRecord> donor = inHand.flatMap(state::donorRecord);
+        Optional<DonorRecord> donor = inHand.flatMap(Donors.of(state)::record);
         int begin = 0;
         if (words.length > 0) {
             Optional<DonorRecord> named =
-                    state.donorRecord(words[0])
-                            .or(() -> state.donorRecord(words[0].toUpperCase(Locale.ROOT)));
+                    Donors.of(state)
+                            .record(words[0])
+                            .or(() -> Donors.of(state).record(words[0].toUpperCase(Locale.ROOT)));
             if (named.isPresent()) {
                 donor = named;
                 tokens.add(Token.reading(words[0], Kind.DONOR, 0, Double.NaN, ""));

@@ -7,13 +7,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.donor.Donor;
+import pentacell.core.donor.DonorRecord;
+import pentacell.core.donor.Donors;
 import pentacell.core.donor.Lot;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.DonorRecord;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.donor.Purchases;
 import pentacell.core.grade.JudgedStock;
+import pentacell.core.state.WorkshopState;
 
 /// What a lot, a kind of donor or a donor has given and what it cost so far.
 ///
@@ -78,7 +82,7 @@ public record HarvestYield(
     public static List<HarvestYield> of(WorkshopState state, JudgedStock judged, By by) {
         Map<String, Integer> donorsOfLot = new LinkedHashMap<>();
         Map<String, Double> shared = new LinkedHashMap<>();
-        for (Donor donor : state.donors().values())
+        for (Donor donor : Donors.of(state).described().values())
             donor.lot()
                     .ifPresent(code -> {
                         if (donor.priceShare().isEmpty()) donorsOfLot.merge(code, 1, Integer::sum);
@@ -86,9 +90,9 @@ public record HarvestYield(
                     });
         Function<Donor, OptionalDouble> cost = donor -> cost(state, donor, donorsOfLot, shared);
         Map<List<String>, Sum> sums = new LinkedHashMap<>();
-        for (DonorRecord record : state.donorRecords().values()) {
+        for (DonorRecord record : Donors.of(state).records().values()) {
             Donor donor = record.donor();
-            Optional<Lot> lot = donor.lot().map(state.lots()::get);
+            Optional<Lot> lot = donor.lot().map(Purchases.of(state).lots()::get);
             String currency = lot.map(known -> known.price().currency()).orElse("");
             String name =
                     switch (by) {
@@ -113,11 +117,11 @@ public record HarvestYield(
             Map<String, Double> shared) {
         if (donor.lot().isEmpty()) return donor.priceShare();
         String code = donor.lot().get();
-        Lot lot = state.lots().get(code);
+        Lot lot = Purchases.of(state).lots().get(code);
         if (donor.priceShare().isPresent() || lot == null) return donor.priceShare();
         int ownShares =
                 (int)
-                        state.donors().values().stream()
+                        Donors.of(state).described().values().stream()
                                 .filter(other -> other.lot().equals(donor.lot()))
                                 .filter(other -> other.priceShare().isPresent())
                                 .count();
@@ -143,7 +147,7 @@ public record HarvestYield(
                 OptionalDouble donorCost,
                 Optional<Lot> lot) {
             donors++;
-            List<Cell> own = state.cellsOf(record.donor().code());
+            List<CellRecord> own = Cells.of(state).ofDonor(record.donor().code());
             if (!own.isEmpty()) opened++;
             cells += own.size();
             if (donorCost.isPresent()) {
@@ -153,11 +157,11 @@ public record HarvestYield(
             minutes +=
                     record.minutes()
                             + lot.map(each -> each.minutes() / (double) each.packs()).orElse(0.0);
-            for (Cell cell : own) {
+            for (CellRecord cell : own) {
                 switch (judged.standing(cell.id())) {
                     case FIT, RESCUED -> {
                         good++;
-                        wattHours += wattHours(cell, state.modelOf(cell));
+                        wattHours += wattHours(cell, Catalogue.of(state).modelOf(cell));
                     }
                     case UNKNOWN, UNDER_TEST -> undecided++;
                     case OUT -> {}
@@ -165,7 +169,7 @@ public record HarvestYield(
             }
         }
 
-        private static double wattHours(Cell cell, Optional<CellModel> model) {
+        private static double wattHours(CellRecord cell, Optional<CellModel> model) {
             return cell.milliampHours().orElse(0)
                     / 1000
                     * CellModel.chemistryOf(model).nominalVolts();

@@ -8,8 +8,8 @@ import java.util.Set;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.donor.Arrangement;
+import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.WarningSign;
-import pentacell.core.fact.DonorRecord;
 
 /// What was read of a whole pack before it was opened.
 ///

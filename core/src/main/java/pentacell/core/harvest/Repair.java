@@ -7,14 +7,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.circuit.RestCurve;
+import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.WarningSign;
-import pentacell.core.fact.DonorRecord;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
-import pentacell.core.school.BandPolicy;
-import pentacell.core.school.RepairPolicy;
-import pentacell.core.school.RepairPolicy.Way;
+import pentacell.core.school.BandSchool;
+import pentacell.core.school.RepairSchool;
+import pentacell.core.school.RepairSchool.Way;
 import pentacell.core.school.Schools;
 
 /// Whether and how the low groups of a pack are brought up, and whether they held.
@@ -41,7 +41,7 @@ public final class Repair {
     static List<Reason> against(PackReadings readings, List<Integer> groups, Schools schools) {
         List<Reason> against = new ArrayList<>();
         forbiddingSign(readings).ifPresent(against::add);
-        BandPolicy bands = schools.bands(readings.chemistry());
+        BandSchool bands = schools.bands(readings.chemistry());
         double floor = Math.max(schools.repair().deadVolts(), bands.recoveryFloorVolts());
         for (int group : groups)
             if (readings.volts(group) < floor)
@@ -82,7 +82,7 @@ public final class Repair {
             int cellsOfGroup,
             Schools schools) {
         if (diagnosis.advice() != Advice.REPAIR) return List.of();
-        BandPolicy bands = schools.bands(readings.chemistry());
+        BandSchool bands = schools.bands(readings.chemistry());
         double goal = setVolts(readings, diagnosis, schools.repair());
         List<RepairPlan> plans = new ArrayList<>();
         for (int group = 1; group <= readings.groupVolts().size(); group++) {
@@ -112,7 +112,7 @@ public final class Repair {
 
     /// About 0.2 V under the limit, and never over the level of the groups it is to join.
     private static double setVolts(
-            PackReadings readings, Diagnosis diagnosis, RepairPolicy policy) {
+            PackReadings readings, Diagnosis diagnosis, RepairSchool policy) {
         double careful = readings.chemistry().chargeLimitVolts() - policy.setPointUnderLimitVolts();
         return switch (diagnosis.signature()) {
             case LOW_GROUP ->
@@ -135,7 +135,7 @@ public final class Repair {
             double limitAmps,
             OptionalDouble groupAmpHours,
             double ohms,
-            RepairPolicy policy) {
+            RepairSchool policy) {
         OptionalDouble ampHours = OptionalDouble.empty();
         OptionalDouble bulk = OptionalDouble.empty();
         OptionalDouble taper = OptionalDouble.empty();
@@ -175,13 +175,13 @@ public final class Repair {
     }
 
     /// When a charged group is to be read again.
-    public static Instant dueAt(DonorRecord.Charge charge, RepairPolicy policy) {
+    public static Instant dueAt(DonorRecord.Charge charge, RepairSchool policy) {
         return charge.at().plus(Duration.ofSeconds(Math.round(policy.restHours() * 3600)));
     }
 
     /// Whether a charged group held, by the first reading after the wait; an earlier one tells only
     /// when it is bad already.
-    public static Judged<Hold> hold(DonorRecord.Charge charge, RepairPolicy policy, Instant now) {
+    public static Judged<Hold> hold(DonorRecord.Charge charge, RepairSchool policy, Instant now) {
         Instant due = dueAt(charge, policy);
         for (DonorRecord.Reading reading : charge.readAgain()) {
             double drop = charge.volts() - reading.volts();

@@ -8,16 +8,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Place;
 import pentacell.core.donor.Arrangement;
 import pentacell.core.donor.Construction;
 import pentacell.core.donor.Donor;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.WorkshopState;
 import pentacell.core.shelf.Shelf;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Quantity;
 
 /// How a donor is taken apart, in an order that takes the voltage down early (common practice).
@@ -138,14 +140,14 @@ public final class Teardown {
         List<CellId> ids = new ArrayList<>();
         for (int number = 1; ids.size() < count && number < 10_000; number++) {
             CellId id = new CellId("%s-%02d".formatted(donor, number));
-            if (state.cell(id).isEmpty()) ids.add(id);
+            if (Cells.of(state).cell(id).isEmpty()) ids.add(id);
         }
         return List.copyOf(ids);
     }
 
     /// How many cells of a donor are not named yet, by its arrangement; 0 when that is not known.
     public static int cellsLeft(WorkshopState state, Donor donor) {
-        List<Cell> named = state.cellsOf(donor.code());
+        List<CellRecord> named = Cells.of(state).ofDonor(donor.code());
         return donor.arrangement()
                 .map(Arrangement::cells)
                 .map(all -> Math.max(0, all - named.size()))
@@ -159,7 +161,8 @@ public final class Teardown {
     public static List<CellFact> named(
             WorkshopState state, Donor donor, List<CellId> ids, Outcome outcome) {
         List<Place> places = Shelf.free(state, ids.size());
-        Optional<String> model = Optional.of(donor.cellModel()).filter(state.models()::containsKey);
+        Optional<String> model =
+                Optional.of(donor.cellModel()).filter(Catalogue.of(state).models()::containsKey);
         List<CellFact> facts = new ArrayList<>();
         for (int i = 0; i < ids.size(); i++) {
             CellId id = ids.get(i);

@@ -6,13 +6,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.OddValues;
 import pentacell.core.unit.Quantity;
 
 /// Finds cells that are perhaps not what their label says: another chemistry by resting voltage,
@@ -41,7 +44,7 @@ public final class LookTwice {
     /// All suspicious cells that are still here, in the order they were logged.
     public static List<Suspicion> of(WorkshopState state) {
         Map<String, List<Double>> voltsByDonor = new HashMap<>();
-        for (Cell cell : state.cells().values())
+        for (CellRecord cell : Cells.of(state).all().values())
             if (cell.firstVolts().isPresent())
                 voltsByDonor
                         .computeIfAbsent(cell.donor().orElse(""), code -> new ArrayList<>())
@@ -51,10 +54,10 @@ public final class LookTwice {
                 sorted.put(
                         code, volts.stream().mapToDouble(Double::doubleValue).sorted().toArray()));
         List<Suspicion> suspicions = new ArrayList<>();
-        for (Cell cell : state.cells().values()) {
+        for (CellRecord cell : Cells.of(state).all().values()) {
             if (cell.handedOver().isPresent()) continue;
             double[] neighbours = sorted.getOrDefault(cell.donor().orElse(""), new double[0]);
-            Optional<CellModel> model = state.modelOf(cell);
+            Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
             Optional<Reason> reason = Optional.empty();
             if (cell.firstVolts().isPresent())
                 reason = chemistry(cell.firstVolts().getAsDouble(), model, neighbours);
@@ -107,13 +110,13 @@ public final class LookTwice {
     /// What is odd about a capacity: it does not fit the cell's own model, but another of the same
     /// size and chemistry.
     private static Optional<Reason> model(
-            Cell cell, Optional<CellModel> model, WorkshopState state) {
+            CellRecord cell, Optional<CellModel> model, WorkshopState state) {
         if (model.isEmpty() || cell.milliampHours().isEmpty()) return Optional.empty();
         double measured = cell.milliampHours().getAsDouble();
         double rated = model.get().ratedMinimumMilliampHours();
         if (measured <= rated * OddValues.OVER_RATING_SHARE) return Optional.empty();
         String fitting =
-                state.models().values().stream()
+                Catalogue.of(state).models().values().stream()
                         .filter(other -> other.format().equals(model.get().format()))
                         .filter(other -> other.chemistry() == model.get().chemistry())
                         .filter(other -> {

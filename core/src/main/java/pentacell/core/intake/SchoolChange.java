@@ -2,12 +2,16 @@ package pentacell.core.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
-import pentacell.core.school.BandPolicy;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.school.BandSchool;
 import pentacell.core.school.IntakeVerdict;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.Triage;
 
 /// A cell whose verdict by first voltage changes with the school.
 ///
@@ -17,13 +21,14 @@ import pentacell.core.school.IntakeVerdict;
 public record SchoolChange(CellId cell, IntakeVerdict before, IntakeVerdict after) {
 
     /// What changes when other bands are put in force for their chemistry.
-    public static List<SchoolChange> of(WorkshopState state, BandPolicy next) {
-        BandPolicy now = state.schools().bands(next.chemistry());
+    public static List<SchoolChange> of(WorkshopState state, BandSchool next) {
+        BandSchool now = Schools.of(state).bands(next.chemistry());
         List<SchoolChange> changes = new ArrayList<>();
-        for (Cell cell : state.cells().values()) {
+        for (CellRecord cell : Cells.of(state).all().values()) {
             boolean isConcerned =
                     cell.firstVolts().isPresent()
-                            && CellModel.chemistryOf(state.modelOf(cell)) == next.chemistry();
+                            && CellModel.chemistryOf(Catalogue.of(state).modelOf(cell))
+                                    == next.chemistry();
             if (!isConcerned) continue;
             double volts = cell.firstVolts().getAsDouble();
             IntakeVerdict before = Triage.judge(volts, now).verdict();

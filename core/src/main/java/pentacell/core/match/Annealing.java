@@ -1,6 +1,7 @@
 package pentacell.core.match;
 
 import java.util.SplittableRandom;
+import pentacell.core.pack.Selection;
 
 /// Looks for a grouping whose every sum lies in a *window* from lo to hi ticks, by random swaps
 /// under a falling temperature.
@@ -45,7 +46,7 @@ final class Annealing {
     ///
     /// @param reach how far first swaps may lead uphill, in ticks
     void run(Goal goal, double reach, int proposals) {
-        Lot lot = grouping.lot;
+        CandidateTable lot = grouping.lot;
         boolean useShelf =
                 selection != Selection.ALL && grouping.members(grouping.shelf).length > 0;
         int places = lot.groups() + (useShelf ? 1 : 0);

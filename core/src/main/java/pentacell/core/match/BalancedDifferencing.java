@@ -18,7 +18,7 @@ final class BalancedDifferencing {
 
     /// @param chosen S·P cells, strongest first
     /// @return the group of each cell of the lot; cells not chosen are on the shelf
-    static int[] deal(Lot lot, int[] chosen) {
+    static int[] deal(CandidateTable lot, int[] chosen) {
         int groups = lot.groups();
         PriorityQueue<Tuple> tuples =
                 new PriorityQueue<>(

@@ -27,7 +27,7 @@ public record CapacityBounds(double usableMilliampHours, double spreadMilliampHo
         }
     }
 
-    static InTicks of(Lot lot) {
+    static InTicks of(CandidateTable lot) {
         long[] strongest = new long[lot.size()];
         for (int cell = 0; cell < lot.size(); cell++) strongest[cell] = lot.ticks(cell);
         Arrays.sort(strongest);

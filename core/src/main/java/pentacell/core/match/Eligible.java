@@ -17,6 +17,8 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.MatchOutcome.Limit;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Selection;
 import pentacell.core.unit.Quantity;
 
 /// Which candidates the rules admit, and when they are too few, which limit stands in the way and

@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.MatchOutcome.Limit;
+import pentacell.core.pack.MatchRules;
 import pentacell.core.unit.Quantity;
 
 /// Finds first groupings that keep every limit; when there are none, the limit at fault and the
@@ -34,7 +35,7 @@ final class Feasibility {
     }
 
     private List<Grouping> starts(MatchRules tried) {
-        Lot lot = new Lot(cells, tried, locks);
+        CandidateTable lot = new CandidateTable(cells, tried, locks);
         List<Grouping> keeping = new ArrayList<>();
         List<Grouping> broken = new ArrayList<>();
         for (Grouping start : Starts.all(lot, tried.selection()))
@@ -43,7 +44,7 @@ final class Feasibility {
         for (Grouping start : broken) {
             // mending is a gamble and takes time: enough when there is something to begin with
             if (keeping.size() >= 2) break;
-            if (Repair.mend(start, random)) keeping.add(start);
+            if (LimitRepair.mend(start, random)) keeping.add(start);
         }
         return keeping;
     }

@@ -11,7 +11,7 @@ import java.util.Arrays;
 /// `modelCount[g][m]` counts them. A swap is *allowed* when it moves no locked cell and does not
 /// raise what breaks the limits: a grouping that keeps the limits keeps them for ever.
 final class Grouping {
-    final Lot lot;
+    final CandidateTable lot;
     final int shelf;
     final int[] groupOf;
     final long[] sum;
@@ -24,7 +24,7 @@ final class Grouping {
     private final int[][] modelCount;
     private final int[] distinctModels;
 
-    Grouping(Lot lot, int[] groupOf) {
+    Grouping(CandidateTable lot, int[] groupOf) {
         this.lot = lot;
         this.shelf = lot.groups();
         this.groupOf = groupOf.clone();

@@ -2,6 +2,7 @@ package pentacell.core.match;
 
 import java.util.Arrays;
 import java.util.Comparator;
+import pentacell.core.pack.Selection;
 
 /// Levels groups by the one swap that serves best, until none serves: between the highest and the
 /// lowest groups, and with the shelf.
@@ -14,7 +15,7 @@ final class Levelling {
     private static final int NEIGHBOURS = 12;
 
     private final Grouping grouping;
-    private final Lot lot;
+    private final CandidateTable lot;
     private final Selection selection;
 
     private Levelling(Grouping grouping, Selection selection) {

@@ -2,6 +2,7 @@ package pentacell.core.match;
 
 import java.util.List;
 import pentacell.core.cell.CellId;
+import pentacell.core.pack.MatchRules;
 
 /// Matched groups.
 ///

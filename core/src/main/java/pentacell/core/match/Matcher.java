@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Matched;
+import pentacell.core.pack.MatchRules;
 
 /// Matches cells into groups of equal capacity. Same candidates, rules, locks and effort: same
 /// groups.
@@ -45,7 +46,7 @@ public final class Matcher {
         List<Grouping> starts = feasibility.starts();
         if (starts.isEmpty()) return feasibility.obstacle();
 
-        Lot lot = starts.get(0).lot;
+        CandidateTable lot = starts.get(0).lot;
         CapacityBounds.InTicks bounds = CapacityBounds.of(lot);
         Search search = new Search(lot, rules.selection(), bounds, effort, watch, starts.get(0));
         search.run(starts);
@@ -77,14 +78,14 @@ public final class Matcher {
     /// (independent errors).
     private static void even(Grouping found, MatchRules rules, long seed) {
         if (rules.repeatabilityShare() == 0) return;
-        Lot lot = found.lot;
+        CandidateTable lot = found.lot;
         double meanGroup = Arrays.stream(found.sum, 0, lot.groups()).average().orElse(0);
         double cellsInGroup = (double) lot.cellsNeeded() / lot.groups();
         double noise = rules.repeatabilityShare() * meanGroup / Math.sqrt(cellsInGroup);
         long slack = (long) Math.min(noise, MOST_GIVEN_UP * meanGroup);
         int proposals =
                 Math.min(MOST_EVENING_PROPOSALS, EVENING_PROPOSALS_PER_CELL * lot.cellsNeeded());
-        new Evening(found)
+        new ResistanceBalance(found)
                 .run(
                         found.smallest() - slack,
                         found.largest() + slack,
@@ -105,7 +106,7 @@ public final class Matcher {
             MatchRules rules,
             CapacityBounds.InTicks bounds,
             MatchResult.Ending ending) {
-        Lot lot = found.lot;
+        CandidateTable lot = found.lot;
         List<List<Candidate>> groups = new ArrayList<>();
         for (int group = 0; group <= lot.groups(); group++)
             groups.add(strongestFirst(found, group));

@@ -1,5 +1,7 @@
 package pentacell.core.match;
 
+import pentacell.core.pack.Selection;
+
 /// How good a grouping is on capacity, in ticks.
 ///
 /// @param usable the smallest group

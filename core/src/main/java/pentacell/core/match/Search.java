@@ -11,6 +11,7 @@ import java.util.concurrent.Future;
 import pentacell.core.match.Annealing.Window;
 import pentacell.core.match.MatchResult.Ending;
 import pentacell.core.match.SearchWatch.Progress;
+import pentacell.core.pack.Selection;
 
 /// The search for the best grouping: first groupings are levelled, then rounds of annealing each
 /// ask for something better than the best so far.
@@ -24,7 +25,7 @@ final class Search {
     private static final int PROPOSALS_PER_CELL = 5_000;
     private static final int LEAST_ROUNDS_WITHOUT_GAIN = 6;
 
-    private final Lot lot;
+    private final CandidateTable lot;
     private final Selection selection;
     private final CapacityBounds.InTicks bounds;
     private final SearchEffort effort;
@@ -34,7 +35,7 @@ final class Search {
     private Ending ending = Ending.SEARCHED;
 
     Search(
-            Lot lot,
+            CandidateTable lot,
             Selection selection,
             CapacityBounds.InTicks bounds,
             SearchEffort effort,
@@ -90,14 +91,14 @@ final class Search {
                 ending = Ending.CUT_SHORT;
                 break;
             }
-            List<Callable<Grouping>> round4 = new ArrayList<>();
+            List<Callable<Grouping>> tasks = new ArrayList<>();
             for (int worker = 0; worker < WORKERS; worker++) {
                 int number = worker;
                 SplittableRandom random = seeds.split();
                 Grouping from = best.copy();
-                round4.add(() -> searchFrom(from, number, random));
+                tasks.add(() -> searchFrom(from, number, random));
             }
-            withoutGain = keepBest(workers, round4) ? 0 : withoutGain + 1;
+            withoutGain = keepBest(workers, tasks) ? 0 : withoutGain + 1;
         }
         if (bestScore.isFirstAimProven(bounds, selection)) ending = Ending.PROVEN_BEST;
     }

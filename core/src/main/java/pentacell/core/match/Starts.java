@@ -3,6 +3,7 @@ package pentacell.core.match;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import pentacell.core.pack.Selection;
 
 /// First groupings, built in ways that are known to come near: three deals of the chosen cells, and
 /// a cut of windows when limits ask for it.
@@ -10,7 +11,7 @@ final class Starts {
     private Starts() {}
 
     /// All first groupings of a lot; some may still break a limit.
-    static List<Grouping> all(Lot lot, Selection selection) {
+    static List<Grouping> all(CandidateTable lot, Selection selection) {
         List<Grouping> starts = new ArrayList<>();
         if (lot.limitsIrSpread() || lot.limitsModels())
             Windows.cut(lot)
@@ -29,20 +30,20 @@ final class Starts {
         return starts;
     }
 
-    private static boolean keepsLocks(Lot lot, int[] groupOf) {
+    private static boolean keepsLocks(CandidateTable lot, int[] groupOf) {
         for (int cell = 0; cell < lot.size(); cell++)
             if (lot.isLocked(cell) && groupOf[cell] != lot.lockedTo(cell)) return false;
         return true;
     }
 
-    private static boolean canBeDifferenced(Lot lot) {
+    private static boolean canBeDifferenced(CandidateTable lot) {
         int[] sizes = lot.groupSizes();
         return !lot.hasLocks() && Arrays.stream(sizes).allMatch(size -> size == sizes[0]);
     }
 
     /// The cells to use, strongest first: all locked ones, and a run of the free ones that begins
     /// at an offset.
-    private static int[] chosen(Lot lot, int offset) {
+    private static int[] chosen(CandidateTable lot, int offset) {
         int free = lot.cellsNeeded();
         for (int cell = 0; cell < lot.size(); cell++) if (lot.isLocked(cell)) free--;
         int[] chosen = new int[lot.cellsNeeded()];
@@ -60,7 +61,7 @@ final class Starts {
     }
 
     /// Deals there and back: 1 2 3 3 2 1 1 2 3 …
-    private static int[] serpentine(Lot lot, int[] chosen) {
+    private static int[] serpentine(CandidateTable lot, int[] chosen) {
         Deal deal = new Deal(lot, chosen);
         int group = 0;
         int step = 1;
@@ -81,7 +82,7 @@ final class Starts {
 
     /// Largest first, each into the lightest group that has room (Graham's rule with full groups
     /// closed).
-    private static int[] largestIntoLightest(Lot lot, int[] chosen) {
+    private static int[] largestIntoLightest(CandidateTable lot, int[] chosen) {
         Deal deal = new Deal(lot, chosen);
         for (int cell : chosen) {
             if (lot.isLocked(cell)) continue;
@@ -98,10 +99,10 @@ final class Starts {
     private static final class Deal {
         final int[] groupOf;
         final long[] sum;
-        private final Lot lot;
+        private final CandidateTable lot;
         private final int[] room;
 
-        Deal(Lot lot, int[] chosen) {
+        Deal(CandidateTable lot, int[] chosen) {
             this.lot = lot;
             groupOf = new int[lot.size()];
             Arrays.fill(groupOf, lot.groups());

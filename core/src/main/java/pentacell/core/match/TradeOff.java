@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Matched;
+import pentacell.core.pack.MatchRules;
 
 /// The trade between capacity and resistance: how the best match answers to the limit on IR spread
 /// inside a group.

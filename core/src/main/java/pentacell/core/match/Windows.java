@@ -11,7 +11,7 @@ import java.util.stream.IntStream;
 /// For equal groups and an IR limit alone the greedy cut is exact: if any grouping keeps the limit,
 /// then so does one whose groups are runs in IR order, and taking each run as early as it is
 /// allowed leaves the most room for the rest. With a model cap of one the same holds inside each
-/// model. Otherwise it is a good try, mended by [Repair].
+/// model. Otherwise it is a good try, mended by [LimitRepair].
 final class Windows {
     private static final int BISECTIONS = 16;
     private static final int MOST_STOPS = 400;
@@ -19,7 +19,7 @@ final class Windows {
     private Windows() {}
 
     /// Cuts groups, or empty when the row gives out before every group is full.
-    static Optional<int[]> cut(Lot lot) {
+    static Optional<int[]> cut(CandidateTable lot) {
         for (int[] order : orders(lot)) {
             for (int[] groups : groupOrders(lot)) {
                 Optional<int[]> found = cut(lot, order, groups);
@@ -35,7 +35,7 @@ final class Windows {
     ///
     /// @return empty where it does not apply: without an IR limit, with locks, or for groups of
     ///   unequal size
-    static Optional<int[]> cutStrongest(Lot lot) {
+    static Optional<int[]> cutStrongest(CandidateTable lot) {
         boolean equalSizes = Arrays.stream(lot.groupSizes()).distinct().count() == 1;
         if (!lot.limitsIrSpread() || lot.hasLocks() || !equalSizes) return Optional.empty();
         int[] order = sorted(lot, Comparator.comparingDouble(lot::milliohms));
@@ -53,7 +53,7 @@ final class Windows {
         return best;
     }
 
-    private static Optional<int[]> cutAbove(Lot lot, int[] order, long bar) {
+    private static Optional<int[]> cutAbove(CandidateTable lot, int[] order, long bar) {
         int stride = Math.max(1, order.length / MOST_STOPS);
         int[] groupOf = new int[lot.size()];
         Arrays.fill(groupOf, lot.groups());
@@ -74,7 +74,7 @@ final class Windows {
 
     /// The strongest free cells from a place in the row on that keep the IR limit together, a
     /// group's worth at most.
-    private static int[] strongestFrom(Lot lot, int[] order, int[] groupOf, int from) {
+    private static int[] strongestFrom(CandidateTable lot, int[] order, int[] groupOf, int from) {
         double highest = lot.milliohms(order[from]) + lot.maxIrSpread() + 1e-9;
         // cells of a lot are numbered strongest first
         return Arrays.stream(order, from, order.length)
@@ -85,7 +85,7 @@ final class Windows {
                 .toArray();
     }
 
-    private static Optional<int[]> cut(Lot lot, int[] order, int[] groups) {
+    private static Optional<int[]> cut(CandidateTable lot, int[] order, int[] groups) {
         int[] groupOf = new int[lot.size()];
         Arrays.fill(groupOf, lot.groups());
         int next = 0;
@@ -99,7 +99,7 @@ final class Windows {
         return Optional.of(groupOf);
     }
 
-    private static boolean keepsLimits(Lot lot, int[] order, int from, int size) {
+    private static boolean keepsLimits(CandidateTable lot, int[] order, int from, int size) {
         double low = Double.POSITIVE_INFINITY;
         double high = Double.NEGATIVE_INFINITY;
         boolean[] seen = new boolean[lot.models()];
@@ -117,7 +117,7 @@ final class Windows {
         return spreadKept && models <= lot.maxModels();
     }
 
-    private static Iterable<int[]> orders(Lot lot) {
+    private static Iterable<int[]> orders(CandidateTable lot) {
         Comparator<Integer> byIr = Comparator.comparingDouble(lot::milliohms);
         Comparator<Integer> byModel = Comparator.comparingInt(lot::model);
         int[] alongIr = sorted(lot, byIr);
@@ -127,7 +127,7 @@ final class Windows {
                 : java.util.List.of(alongIr);
     }
 
-    private static int[] sorted(Lot lot, Comparator<Integer> order) {
+    private static int[] sorted(CandidateTable lot, Comparator<Integer> order) {
         return IntStream.range(0, lot.size())
                 .boxed()
                 .sorted(order)
@@ -135,7 +135,7 @@ final class Windows {
                 .toArray();
     }
 
-    private static Iterable<int[]> groupOrders(Lot lot) {
+    private static Iterable<int[]> groupOrders(CandidateTable lot) {
         int[] asGiven = IntStream.range(0, lot.groups()).toArray();
         Comparator<Integer> bySize = Comparator.comparingInt(group -> lot.groupSizes()[group]);
         int[] rising =

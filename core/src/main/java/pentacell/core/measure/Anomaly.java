@@ -1,6 +1,6 @@
 package pentacell.core.measure;
 
-import pentacell.core.fact.Oddity;
+import pentacell.core.cell.Oddity;
 import pentacell.core.judgement.Reason;
 
 /// Something odd in a curve.

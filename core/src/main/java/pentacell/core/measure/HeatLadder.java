@@ -1,10 +1,10 @@
 package pentacell.core.measure;
 
 import java.util.List;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Cell.Fate;
-import pentacell.core.fact.Cell.LifeLineEntry;
-import pentacell.core.fact.RunFact.HeatSeen;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.CellRecord.Fate;
+import pentacell.core.cell.CellRecord.LifeLineEntry;
+import pentacell.core.cell.RunFact.HeatSeen;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
@@ -30,7 +30,7 @@ public final class HeatLadder {
     }
 
     /// Where a cell stands.
-    public static Judged<Rung> judge(Cell cell) {
+    public static Judged<Rung> judge(CellRecord cell) {
         List<HeatSeen> runs =
                 cell.lifeLine().stream()
                         .filter(entry -> entry.fate() == Fate.STANDING)

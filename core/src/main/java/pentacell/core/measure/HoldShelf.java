@@ -8,13 +8,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
 
 /// The cells of a workshop that lie for their self-discharge, and how each compares with its own
 /// model.
@@ -50,10 +53,10 @@ public record HoldShelf(List<Row> rows, int places) {
     /// The shelf of a workshop.
     public static HoldShelf of(WorkshopState state) {
         List<HoldTest> tests = new ArrayList<>();
-        for (Cell cell : state.cells().values())
+        for (CellRecord cell : Cells.of(state).all().values())
             // what is in a bay again does not lie on the shelf
             if (cell.handedOver().isEmpty() && OpenRun.of(cell).isEmpty())
-                HoldTest.of(cell, state.schools().hold()).ifPresent(tests::add);
+                HoldTest.of(cell, Schools.of(state).hold()).ifPresent(tests::add);
         Map<String, List<Double>> ratesOfModel =
                 tests.stream()
                         .filter(test -> test.millivoltsADay().isPresent())
@@ -65,7 +68,7 @@ public record HoldShelf(List<Row> rows, int places) {
                                                 Collectors.toList())));
         List<Row> rows = new ArrayList<>();
         for (HoldTest test : tests) {
-            Chemistry chemistry = CellModel.chemistryOf(state.modelOf(test.cell()));
+            Chemistry chemistry = CellModel.chemistryOf(Catalogue.of(state).modelOf(test.cell()));
             rows.add(
                     row(
                             test,
@@ -77,7 +80,7 @@ public record HoldShelf(List<Row> rows, int places) {
                         .thenComparing(
                                 row -> row.test().dueAt().orElse(row.test().began()),
                                 Comparator.naturalOrder()));
-        return new HoldShelf(rows, state.schools().hold().places());
+        return new HoldShelf(rows, Schools.of(state).hold().places());
     }
 
     private static Row row(HoldTest test, Chemistry chemistry, List<Double> sisters) {

@@ -6,16 +6,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.CellRecord.Fate;
+import pentacell.core.cell.CellRecord.LifeLineEntry;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.RunFact;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Cell.Fate;
-import pentacell.core.fact.Cell.LifeLineEntry;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.RunFact;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
-import pentacell.core.school.HoldPolicy;
+import pentacell.core.school.HoldSchool;
 
 /// A cell on the hold shelf: what it lost at rest, and what to do with it.
 ///
@@ -31,7 +31,7 @@ import pentacell.core.school.HoldPolicy;
 /// @param dueAt when it is to be read next; empty when it is done
 /// @param reasons rule, figure and limit
 public record HoldTest(
-        Cell cell,
+        CellRecord cell,
         Instant began,
         int days,
         Optional<Reading> first,
@@ -85,7 +85,7 @@ public record HoldTest(
     }
 
     /// The hold test a cell is in or was in last; empty when it was never laid on the shelf.
-    public static Optional<HoldTest> of(Cell cell, HoldPolicy policy) {
+    public static Optional<HoldTest> of(CellRecord cell, HoldSchool policy) {
         Optional<LifeLineEntry> begin =
                 standing(cell)
                         .filter(entry -> entry.fact() instanceof RunFact.HoldBegan)
@@ -93,11 +93,11 @@ public record HoldTest(
         return begin.map(entry -> judge(cell, entry, policy));
     }
 
-    private static java.util.stream.Stream<LifeLineEntry> standing(Cell cell) {
+    private static java.util.stream.Stream<LifeLineEntry> standing(CellRecord cell) {
         return cell.lifeLine().stream().filter(entry -> entry.fate() == Fate.STANDING);
     }
 
-    private static HoldTest judge(Cell cell, LifeLineEntry begin, HoldPolicy policy) {
+    private static HoldTest judge(CellRecord cell, LifeLineEntry begin, HoldSchool policy) {
         int days = begin.fact() instanceof RunFact.HoldBegan hold ? hold.days() : policy.days();
         Instant settled = begin.at().plus(hours(policy.relaxHours()));
         List<Reading> readings = new ArrayList<>();
@@ -123,7 +123,12 @@ public record HoldTest(
     }
 
     private static HoldTest lying(
-            Cell cell, Instant began, int days, Reading first, Reading last, HoldPolicy policy) {
+            CellRecord cell,
+            Instant began,
+            int days,
+            Reading first,
+            Reading last,
+            HoldSchool policy) {
         double lain = days(first.at(), last.at());
         double lost = 1000 * (first.volts() - last.volts());
         double fine = Math.max(METER_MILLIVOLTS, policy.fineMillivoltsAWeek() * lain / 7);

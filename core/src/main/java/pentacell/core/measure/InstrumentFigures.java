@@ -8,16 +8,17 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 import org.hipparchus.stat.descriptive.rank.Median;
+import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellFact.CapacityMeasured;
+import pentacell.core.cell.CellFact.ResistanceMethod;
+import pentacell.core.cell.CellFact.ResistanceRead;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Cell.Fate;
-import pentacell.core.fact.Cell.LifeLineEntry;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.CellFact.CapacityMeasured;
-import pentacell.core.fact.CellFact.ResistanceMethod;
-import pentacell.core.fact.CellFact.ResistanceRead;
-import pentacell.core.fact.RunFact;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.CellRecord.Fate;
+import pentacell.core.cell.CellRecord.LifeLineEntry;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunFact;
+import pentacell.core.state.WorkshopState;
 
 /// How far each bay reads off, found by running the same reference cell through all of them, and
 /// how well a reading repeats.
@@ -56,7 +57,7 @@ public final class InstrumentFigures {
         Map<String, List<Double>> gains = new TreeMap<>();
         Map<String, List<Double>> offsets = new TreeMap<>();
         List<double[]> repeats = new ArrayList<>();
-        for (Cell cell : state.cells().values()) {
+        for (CellRecord cell : Cells.of(state).all().values()) {
             Map<String, List<Double>> capacities = new LinkedHashMap<>();
             Map<String, List<Double>> resistances = new LinkedHashMap<>();
             gather(cell, capacities, resistances);
@@ -79,7 +80,7 @@ public final class InstrumentFigures {
     }
 
     /// Whether a cell is used to compare the bays.
-    public static boolean isReference(Cell cell) {
+    public static boolean isReference(CellRecord cell) {
         return cell.lifeLine().stream()
                 .filter(entry -> entry.fate() == Fate.STANDING)
                 .map(LifeLineEntry::fact)
@@ -91,7 +92,7 @@ public final class InstrumentFigures {
     }
 
     private static void gather(
-            Cell cell,
+            CellRecord cell,
             Map<String, List<Double>> capacities,
             Map<String, List<Double>> resistances) {
         for (LifeLineEntry entry : cell.lifeLine()) {
@@ -177,9 +178,9 @@ public final class InstrumentFigures {
 
     /// The reference cells of a workshop.
     public static List<CellId> references(WorkshopState state) {
-        return state.cells().values().stream()
+        return Cells.of(state).all().values().stream()
                 .filter(InstrumentFigures::isReference)
-                .map(Cell::id)
+                .map(CellRecord::id)
                 .toList();
     }
 }

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import pentacell.core.fact.Oddity;
+import pentacell.core.cell.Oddity;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
 

@@ -2,17 +2,19 @@ package pentacell.core.measure;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFact.CapacityMeasured;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.CellRecord.Fate;
+import pentacell.core.cell.CellRecord.LifeLineEntry;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Cell.Fate;
-import pentacell.core.fact.Cell.LifeLineEntry;
-import pentacell.core.fact.CellFact.CapacityMeasured;
-import pentacell.core.fact.RunFact.CapacityCorrected;
-import pentacell.core.fact.TestConditions;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.RunFact.CapacityCorrected;
+import pentacell.core.cell.TestConditions;
 import pentacell.core.measure.Standardise.Standardised;
-import pentacell.core.school.TestPolicy;
+import pentacell.core.school.Schools;
+import pentacell.core.school.TestSchool;
+import pentacell.core.state.WorkshopState;
 
 /// Carries a capacity of the past over to the standard conditions of today: after a reference cell
 /// told the gain of its bay, or after another school was chosen. It begins at the samples, never at
@@ -35,11 +37,11 @@ public final class Recorrection {
     }
 
     /// The run a cell's capacity was measured in; empty when it has none, or it was typed.
-    public static Optional<String> runOf(Cell cell) {
+    public static Optional<String> runOf(CellRecord cell) {
         return measured(cell).flatMap(fact -> fact.conditions().run());
     }
 
-    private static Optional<CapacityMeasured> measured(Cell cell) {
+    private static Optional<CapacityMeasured> measured(CellRecord cell) {
         return cell.lifeLine().stream()
                 .filter(entry -> entry.fate() == Fate.STANDING)
                 .map(LifeLineEntry::fact)
@@ -54,13 +56,13 @@ public final class Recorrection {
     /// @param figures gains and repeatability of today
     /// @param log samples of the run it was measured in
     public static Optional<Change> of(
-            WorkshopState state, InstrumentFigures figures, Cell cell, SampleLog log) {
+            WorkshopState state, InstrumentFigures figures, CellRecord cell, SampleLog log) {
         Optional<CapacityMeasured> measured = measured(cell);
         if (measured.isEmpty() || cell.milliampHours().isEmpty()) return Optional.empty();
         TestConditions conditions = measured.get().conditions();
-        Optional<CellModel> model = state.modelOf(cell);
+        Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
         Chemistry chemistry = CellModel.chemistryOf(model);
-        TestPolicy policy = state.schools().test();
+        TestSchool policy = Schools.of(state).test();
         OptionalDouble rated = CellModel.ratedOf(model);
         // read as it was then, to the end it had then; only the carrying over is of today
         OptionalDouble endVolts =

@@ -4,20 +4,23 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellFact.CapacityMeasured;
+import pentacell.core.cell.CellFact.ResistanceMethod;
+import pentacell.core.cell.CellFact.ResistanceRead;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.CellFact.CapacityMeasured;
-import pentacell.core.fact.CellFact.ResistanceMethod;
-import pentacell.core.fact.CellFact.ResistanceRead;
-import pentacell.core.fact.RunFact;
-import pentacell.core.fact.RunFact.RunEnd;
-import pentacell.core.fact.TestConditions;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.RunEnding;
+import pentacell.core.cell.RunFact;
+import pentacell.core.cell.RunFact.RunEnd;
+import pentacell.core.cell.TestConditions;
 import pentacell.core.measure.Standardise.Standardised;
-import pentacell.core.school.TestPolicy;
+import pentacell.core.school.Schools;
+import pentacell.core.school.TestSchool;
+import pentacell.core.state.WorkshopState;
 
 /// Makes facts of a finished run: each number with its conditions, the raw one and the one carried
 /// over to standard conditions, and whatever was odd.
@@ -37,21 +40,19 @@ public final class RunResults {
     /// The facts of a run.
     ///
     /// @param bay bay it ran in, when that is known
-    /// @param end how it ended
-    /// @param words what happened, for a person
+    /// @param ending how it ended
     /// @param endVolts voltage the discharge was to end at, in V; the school's when it is not known
     public static Results of(
             WorkshopState state,
-            Cell cell,
+            CellRecord cell,
             String run,
             Optional<String> bay,
             SampleLog log,
-            RunEnd end,
-            String words,
+            RunEnding ending,
             OptionalDouble endVolts) {
-        Optional<CellModel> model = state.modelOf(cell);
+        Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
         Chemistry chemistry = CellModel.chemistryOf(model);
-        TestPolicy policy = state.schools().test();
+        TestSchool policy = Schools.of(state).test();
         OptionalDouble rated = CellModel.ratedOf(model);
         AnalysisSettings settings =
                 new AnalysisSettings(
@@ -65,7 +66,7 @@ public final class RunResults {
                         ? OptionalDouble.empty()
                         : OptionalDouble.of(
                                 Math.rint(log.seconds(log.size() - 1) - log.seconds(0)));
-        facts.add(new RunFact.RunEnded(cell.id(), run, end, words, seconds));
+        facts.add(new RunFact.RunEnded(cell.id(), run, ending, seconds));
         InstrumentFigures figures = InstrumentFigures.of(state);
         analysis.discharge()
                 .filter(discharge -> discharge.reachedEnd() && discharge.milliampHours() > 1)
@@ -111,12 +112,8 @@ public final class RunResults {
         for (Anomaly anomaly : analysis.anomalies())
             facts.add(
                     new RunFact.CurveOdd(
-                            cell.id(),
-                            run,
-                            anomaly.kind(),
-                            anomaly.atSeconds(),
-                            anomaly.sentence()));
-        if (end == RunEnd.DONE && endsFull(analysis))
+                            cell.id(), run, anomaly.kind(), anomaly.atSeconds(), anomaly.reason()));
+        if (ending.end() == RunEnd.DONE && endsFull(analysis))
             facts.add(new RunFact.HoldBegan(cell.id(), holdDays(state, cell, chemistry)));
         return new Results(analysis, facts);
     }
@@ -163,10 +160,10 @@ public final class RunResults {
                 .isPresent();
     }
 
-    private static int holdDays(WorkshopState state, Cell cell, Chemistry chemistry) {
+    private static int holdDays(WorkshopState state, CellRecord cell, Chemistry chemistry) {
         // a rescued cell needs longer: copper that was dissolved shows up late
         boolean isRescued =
                 cell.lowestVolts().orElse(Double.POSITIVE_INFINITY) < chemistry.endVolts();
-        return isRescued ? state.schools().hold().rescuedDays() : state.schools().hold().days();
+        return isRescued ? Schools.of(state).hold().rescuedDays() : Schools.of(state).hold().days();
     }
 }

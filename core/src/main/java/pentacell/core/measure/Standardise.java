@@ -6,10 +6,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.RunFact.Correction;
+import pentacell.core.cell.RunFact.Share;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.fact.RunFact.Correction;
-import pentacell.core.fact.RunFact.Share;
-import pentacell.core.school.TestPolicy;
+import pentacell.core.school.TestSchool;
 
 /// Carries a capacity over to the workshop's standard conditions.
 ///
@@ -62,7 +62,7 @@ public final class Standardise {
     public static Standardised capacity(
             SampleLog log,
             Analysis analysis,
-            TestPolicy standard,
+            TestSchool standard,
             Chemistry chemistry,
             OptionalDouble rated,
             double gain,
@@ -117,7 +117,7 @@ public final class Standardise {
     static Standardised capacity(
             SampleLog log,
             Analysis analysis,
-            TestPolicy standard,
+            TestSchool standard,
             Optional<CellModel> model,
             Optional<String> bay,
             InstrumentFigures figures) {
@@ -140,7 +140,7 @@ public final class Standardise {
     }
 
     private static double lackingShare(
-            ChargeEnd end, TestPolicy standard, Chemistry chemistry, double ohms) {
+            ChargeEnd end, TestSchool standard, Chemistry chemistry, double ohms) {
         RestCurve curve = RestCurve.of(chemistry);
         double limit = chemistry.chargeLimitVolts();
         // the rest curve ends where a full cell rests; both sides are seen from there

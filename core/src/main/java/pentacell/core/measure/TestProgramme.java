@@ -13,12 +13,12 @@ import pentacell.core.bay.Programme.Pulse;
 import pentacell.core.bay.Programme.Rest;
 import pentacell.core.bay.Programme.Stage;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Cell;
-import pentacell.core.intake.Instruction;
-import pentacell.core.intake.WaitingForTest;
 import pentacell.core.judgement.Judged;
-import pentacell.core.school.TestPolicy;
+import pentacell.core.school.TestSchool;
+import pentacell.core.triage.Instruction;
+import pentacell.core.triage.WaitingForTest;
 
 /// The programme of a cell's test in a bay: charge as its instruction says, rest, a tenth out,
 /// rest, two-step pulse, discharge by the school, rest, and full again for the hold shelf.
@@ -49,7 +49,7 @@ public final class TestProgramme {
     public static Programme of(
             WaitingForTest waiting,
             Optional<CellModel> model,
-            TestPolicy policy,
+            TestSchool policy,
             Bay bay,
             OptionalDouble askedAmps) {
         Chemistry chemistry = waiting.chemistry();
@@ -92,7 +92,7 @@ public final class TestProgramme {
 
     /// A usual charge; empty in a bay that cannot charge.
     private static Optional<Charge> charge(
-            Optional<CellModel> model, double full, TestPolicy policy, Bay bay) {
+            Optional<CellModel> model, double full, TestSchool policy, Bay bay) {
         if (bay.chargeAmps() == 0) return Optional.empty();
         double amps = usualChargeAmps(model, bay);
         return Optional.of(new Charge(amps, full, Math.min(policy.cutoffAmps(), amps / 2)));
@@ -118,10 +118,10 @@ public final class TestProgramme {
 
     /// The school's current, as far as model and bay allow; half of it for a cell that became hot.
     private static double dischargeAmps(
-            Cell cell,
+            CellRecord cell,
             Optional<CellModel> model,
             OptionalDouble rated,
-            TestPolicy policy,
+            TestSchool policy,
             Bay bay,
             OptionalDouble askedAmps) {
         double amps = Math.min(policy.dischargeAmps(rated), bay.dischargeAmps());

@@ -7,7 +7,8 @@ import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.Cells;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.NumberText;
 
 /// What is typed or scanned at the bays: `HB03-07` loads a cell, `b3 HB03-07` loads it into bay 3,
@@ -53,7 +54,7 @@ public record BenchLine(
             Matcher current = AMPS.matcher(token);
             OptionalDouble reading = NumberText.parse(token.replaceAll("[vV]$", ""));
             Optional<CellId> known =
-                    state.cells().keySet().stream()
+                    Cells.of(state).all().keySet().stream()
                             .filter(id -> id.text().equalsIgnoreCase(token))
                             .findFirst();
             if (token.equalsIgnoreCase("stop")) act = Act.STOP;

@@ -8,19 +8,20 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.hipparchus.stat.descriptive.rank.Median;
 import pentacell.core.bay.Bay;
+import pentacell.core.bay.Bench;
 import pentacell.core.bay.Instrument;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Cell.Fate;
-import pentacell.core.fact.Cell.LifeLineEntry;
-import pentacell.core.fact.RunFact;
-import pentacell.core.fact.RunFact.RunEnd;
-import pentacell.core.fact.WorkshopState;
-import pentacell.core.intake.Instruction;
-import pentacell.core.intake.WaitingForTest;
+import pentacell.core.cell.RunFact.RunEnd;
+import pentacell.core.cell.TestRun;
 import pentacell.core.measure.TestProgramme;
 import pentacell.core.school.IntakeVerdict;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.WaitingForTest;
 
 /// How much longer or shorter than predicted the tests of this workshop took, by instrument: the
 /// middle of actual ÷ predicted over the runs that were done.
@@ -40,25 +41,20 @@ public final class LearnedTimes {
     /// What the runs of a workshop teach.
     public static LearnedTimes of(WorkshopState state) {
         Map<String, Bay> bays = new HashMap<>();
-        for (Instrument instrument : state.instruments().values())
+        for (Instrument instrument : Bench.of(state).instruments().values())
             for (Bay bay : instrument.bays()) bays.put(bay.name(), bay);
         Map<String, List<Double>> ratios = new HashMap<>();
-        for (Cell cell : state.cells().values()) {
-            Optional<String> bayName = Optional.empty();
-            for (LifeLineEntry entry : cell.lifeLine()) {
-                if (entry.fate() != Fate.STANDING) continue;
-                if (entry.fact() instanceof RunFact.RunStarted started)
-                    bayName = Optional.of(started.bay());
-                if (entry.fact() instanceof RunFact.RunEnded ended
-                        && ended.end() == RunEnd.DONE
-                        && ended.seconds().isPresent()) {
-                    Optional<Bay> bay = bayName.map(bays::get);
-                    if (bay.isPresent())
-                        ratios.computeIfAbsent(bay.get().instrument(), name -> new ArrayList<>())
-                                .add(
-                                        ended.seconds().getAsDouble()
-                                                / predicted(state, cell, bay.get()));
-                }
+        for (CellRecord cell : Cells.of(state).all().values()) {
+            for (TestRun run : cell.runs()) {
+                Optional<Bay> bay = Optional.ofNullable(bays.get(run.bay()));
+                OptionalDouble seconds =
+                        run.end()
+                                .filter(end -> end.ending().end() == RunEnd.DONE)
+                                .map(TestRun.End::seconds)
+                                .orElse(OptionalDouble.empty());
+                if (bay.isPresent() && seconds.isPresent())
+                    ratios.computeIfAbsent(bay.get().instrument(), name -> new ArrayList<>())
+                            .add(seconds.getAsDouble() / predicted(state, cell, bay.get()));
             }
         }
         Map<String, Double> factors = new HashMap<>();
@@ -73,20 +69,14 @@ public final class LearnedTimes {
     }
 
     /// What was predicted of a run before it began: from the first voltage and the rating alone.
-    private static double predicted(WorkshopState state, Cell cell, Bay bay) {
-        Optional<CellModel> model = state.modelOf(cell);
+    private static double predicted(WorkshopState state, CellRecord cell, Bay bay) {
+        Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
         Chemistry chemistry = CellModel.chemistryOf(model);
         return PhaseTimes.seconds(
                 TestProgramme.of(
-                        new WaitingForTest(
-                                cell,
-                                chemistry,
-                                Instruction.of(
-                                        IntakeVerdict.NORMAL,
-                                        model,
-                                        state.schools().bands(chemistry))),
+                        WaitingForTest.after(IntakeVerdict.NORMAL, cell, state),
                         model,
-                        state.schools().test(),
+                        Schools.of(state).test(),
                         bay,
                         OptionalDouble.empty()),
                 chemistry,

@@ -39,7 +39,7 @@ public final class Planner {
     ///
     /// @param free places free now
     /// @param days how long a cell lies there
-    public record Shelf(int free, int days) {}
+    public record HoldRoom(int free, int days) {}
 
     /// Plans the tests of all waiting cells. Same input, same plan.
     public static TestPlan plan(
@@ -47,7 +47,7 @@ public final class Planner {
             List<BayTime> bays,
             BenchHours hours,
             LocalDateTime now,
-            Shelf shelf) {
+            HoldRoom shelf) {
         HashSet<String> names = new HashSet<>();
         bays.forEach(bay -> names.add(bay.bay()));
         List<Job> doable =
@@ -236,7 +236,7 @@ public final class Planner {
     }
 
     /// When more cells lie on the hold shelf than it has room for.
-    private static Optional<LocalDateTime> shelfFull(List<Planned> planned, Shelf shelf) {
+    private static Optional<LocalDateTime> shelfFull(List<Planned> planned, HoldRoom shelf) {
         List<LocalDateTime> done = planned.stream().map(Planned::doneAt).sorted().toList();
         for (int i = 0; i < done.size(); i++) {
             LocalDateTime until = done.get(i);

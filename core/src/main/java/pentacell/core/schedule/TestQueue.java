@@ -11,22 +11,25 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import pentacell.core.bay.Bay;
+import pentacell.core.bay.Bench;
 import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
-import pentacell.core.intake.Instruction;
-import pentacell.core.intake.WaitingForTest;
 import pentacell.core.judgement.Judged;
 import pentacell.core.measure.HeatLadder;
 import pentacell.core.measure.HoldShelf;
 import pentacell.core.measure.OpenRun;
 import pentacell.core.measure.TestProgramme;
 import pentacell.core.school.IntakeVerdict;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.WaitingForTest;
 
 /// What waits for the bays of a workshop, and the plan for it.
 public final class TestQueue {
@@ -45,7 +48,7 @@ public final class TestQueue {
         waiting = new ArrayList<>();
         for (WaitingForTest each : WaitingForTest.of(state))
             if (!inBays.contains(each.cell().id())) waiting.add(each);
-        for (Cell cell : state.cells().values())
+        for (CellRecord cell : Cells.of(state).all().values())
             if (!inBays.contains(cell.id())) againAtLess(cell).ifPresent(waiting::add);
     }
 
@@ -55,7 +58,7 @@ public final class TestQueue {
     }
 
     /// A cell that became hot waits for a gentler run although it has a capacity.
-    private Optional<WaitingForTest> againAtLess(Cell cell) {
+    private Optional<WaitingForTest> againAtLess(CellRecord cell) {
         Judged<HeatLadder.Rung> heat = HeatLadder.judge(cell);
         boolean isAgain =
                 heat.verdict() == HeatLadder.Rung.AGAIN_AT_LESS
@@ -63,14 +66,7 @@ public final class TestQueue {
                         && cell.handedOver().isEmpty()
                         && cell.decision().isEmpty();
         if (!isAgain) return Optional.empty();
-        Optional<CellModel> model = state.modelOf(cell);
-        Chemistry chemistry = CellModel.chemistryOf(model);
-        return Optional.of(
-                new WaitingForTest(
-                        cell,
-                        chemistry,
-                        Instruction.of(
-                                IntakeVerdict.NORMAL, model, state.schools().bands(chemistry))));
+        return Optional.of(WaitingForTest.after(IntakeVerdict.NORMAL, cell, state));
     }
 
     /// The cells that wait.
@@ -85,7 +81,7 @@ public final class TestQueue {
 
     /// All bays of the workshop.
     public List<Bay> bays() {
-        return state.instruments().values().stream()
+        return Bench.of(state).instruments().values().stream()
                 .map(Instrument::bays)
                 .flatMap(List::stream)
                 .toList();
@@ -99,13 +95,17 @@ public final class TestQueue {
     /// The programme of a waiting cell in a bay with a discharge current a person asks for, in A.
     public Programme programme(WaitingForTest cell, Bay bay, OptionalDouble askedAmps) {
         return TestProgramme.of(
-                cell, state.modelOf(cell.cell()), state.schools().test(), bay, askedAmps);
+                cell,
+                Catalogue.of(state).modelOf(cell.cell()),
+                Schools.of(state).test(),
+                bay,
+                askedAmps);
     }
 
     /// Whether a bay can measure the capacity of a waiting cell: one that only discharges can when
     /// the cell stands full.
     public boolean suits(WaitingForTest cell, Bay bay) {
-        if (state.baysAside().contains(bay.name())) return false;
+        if (Bench.of(state).baysAside().contains(bay.name())) return false;
         boolean onlyDischarges = bay.chargeAmps() == 0 && bay.dischargeAmps() > 0;
         return bay.canTest(cell.chemistry()) || onlyDischarges && standsFull(cell);
     }
@@ -123,18 +123,14 @@ public final class TestQueue {
     }
 
     /// How long the whole test of a cell that is in a bay takes there.
-    public Duration expected(Cell cell, Bay bay) {
-        Optional<CellModel> model = state.modelOf(cell);
-        Chemistry chemistry = CellModel.chemistryOf(model);
-        Instruction usual =
-                Instruction.of(IntakeVerdict.NORMAL, model, state.schools().bands(chemistry));
-        return expected(new WaitingForTest(cell, chemistry, usual), bay);
+    public Duration expected(CellRecord cell, Bay bay) {
+        return expected(WaitingForTest.after(IntakeVerdict.NORMAL, cell, state), bay);
     }
 
     /// Predicted seconds of a programme for a cell, before what was learned.
     static double seconds(
-            WorkshopState state, Cell cell, Chemistry chemistry, Programme programme) {
-        OptionalDouble rated = CellModel.ratedOf(state.modelOf(cell));
+            WorkshopState state, CellRecord cell, Chemistry chemistry, Programme programme) {
+        OptionalDouble rated = CellModel.ratedOf(Catalogue.of(state).modelOf(cell));
         double capacity =
                 cell.milliampHours().orElse(PhaseTimes.USUAL_SHARE_OF_RATING * rated.orElse(2000));
         return PhaseTimes.seconds(
@@ -179,8 +175,8 @@ public final class TestQueue {
         return Planner.plan(
                 jobs,
                 times,
-                state.benchHours(),
+                Bench.of(state).hours(),
                 now,
-                new Planner.Shelf(HoldShelf.of(state).free(), state.schools().hold().days()));
+                new Planner.HoldRoom(HoldShelf.of(state).free(), Schools.of(state).hold().days()));
     }
 }

@@ -14,10 +14,10 @@ import pentacell.core.unit.NumberText;
 ///
 /// @param policy the bands; empty when there is a problem
 /// @param problem what is wrong with the line, in a sentence
-public record BandText(Optional<BandPolicy> policy, Optional<String> problem) {
+public record BandText(Optional<BandSchool> policy, Optional<String> problem) {
 
     /// The line of a school.
-    public static String of(BandPolicy policy) {
+    public static String of(BandSchool policy) {
         String bands =
                 policy.bands().stream()
                         .map(band -> volts(band.fromVolts()) + " " + band.verdict().code())
@@ -35,12 +35,12 @@ public record BandText(Optional<BandPolicy> policy, Optional<String> problem) {
     public static BandText read(String name, Chemistry chemistry, String line) {
         if (name.isBlank()) return wrong("Give the copy a name of its own.");
         boolean isShipped =
-                BandPolicy.shipped(chemistry).stream()
+                BandSchool.shipped(chemistry).stream()
                         .anyMatch(policy -> policy.name().equals(name.strip()));
         if (isShipped)
             return wrong(
                     "\"" + name.strip() + "\" comes with the program; name the copy otherwise.");
-        List<BandPolicy.Band> bands = new ArrayList<>();
+        List<BandSchool.Band> bands = new ArrayList<>();
         OptionalDouble over = OptionalDouble.empty();
         for (String part : line.split("[,;]\\s+|;")) {
             String[] words = part.strip().split("\\s+");
@@ -60,14 +60,14 @@ public record BandText(Optional<BandPolicy> policy, Optional<String> problem) {
                         "\""
                                 + words[1]
                                 + "\" is no verdict: recycle, slow-charge-watched, slow-charge or normal.");
-            bands.add(new BandPolicy.Band(volts.getAsDouble(), verdict.get()));
+            bands.add(new BandSchool.Band(volts.getAsDouble(), verdict.get()));
         }
         if (over.isEmpty()) return wrong("Say where overcharge begins, such as over 4.25.");
         if (bands.isEmpty() || bands.get(0).fromVolts() != 0)
             return wrong("The first band begins at 0, such as 0 recycle.");
         try {
             return new BandText(
-                    Optional.of(new BandPolicy(name.strip(), chemistry, bands, over.getAsDouble())),
+                    Optional.of(new BandSchool(name.strip(), chemistry, bands, over.getAsDouble())),
                     Optional.empty());
         } catch (IllegalArgumentException refused) {
             return wrong(refused.getMessage() + ".");

@@ -1,10 +1,14 @@
 package pentacell.core.school;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.state.Chapter;
+import pentacell.core.state.WorkshopState;
 
 /// The schools a workshop follows, and its own copies of them.
 ///
@@ -14,36 +18,56 @@ import pentacell.core.cell.Chemistry;
 /// @param test how cells are tested: the standard conditions
 /// @param hold how self-discharge is found
 public record Schools(
-        Map<Chemistry, BandPolicy> bands,
-        RepairPolicy repair,
-        Map<String, BandPolicy> own,
-        TestPolicy test,
-        HoldPolicy hold) {
+        Map<Chemistry, BandSchool> bands,
+        RepairSchool repair,
+        Map<String, BandSchool> own,
+        TestSchool test,
+        HoldSchool hold) {
     /// The defaults.
     public static final Schools USUAL =
             new Schools(
                     Map.of(
-                            Chemistry.NMC, BandPolicy.USUAL_NMC,
-                            Chemistry.LFP, BandPolicy.USUAL_LFP),
-                    RepairPolicy.REPAIR_FIRST,
+                            Chemistry.NMC, BandSchool.USUAL_NMC,
+                            Chemistry.LFP, BandSchool.USUAL_LFP),
+                    RepairSchool.REPAIR_FIRST,
                     Map.of(),
-                    TestPolicy.BENCH_LOAD,
-                    HoldPolicy.WEEK);
+                    TestSchool.BENCH_LOAD,
+                    HoldSchool.WEEK);
+
+    /// The chapter of the schools.
+    public static final Chapter<Schools> CHAPTER =
+            Chapter.of(
+                    SchoolFact.class,
+                    Schools.class,
+                    USUAL,
+                    (schools, fact) ->
+                            switch (fact) {
+                                case SchoolFact.BandsChosen chosen -> schools.with(chosen.policy());
+                                case SchoolFact.RepairChosen chosen ->
+                                        schools.with(chosen.policy());
+                                case SchoolFact.TestChosen chosen -> schools.with(chosen.policy());
+                                case SchoolFact.HoldChosen chosen -> schools.with(chosen.policy());
+                            });
 
     public Schools {
         bands = Map.copyOf(bands);
-        own = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(own));
+        own = Collections.unmodifiableMap(new LinkedHashMap<>(own));
+    }
+
+    /// The schools a workshop follows.
+    public static Schools of(WorkshopState state) {
+        return state.slice(Schools.class);
     }
 
     /// The bands in force for a chemistry.
-    public BandPolicy bands(Chemistry chemistry) {
-        return bands.getOrDefault(chemistry, BandPolicy.usual(chemistry));
+    public BandSchool bands(Chemistry chemistry) {
+        return bands.getOrDefault(chemistry, BandSchool.usual(chemistry));
     }
 
     /// All schools of a chemistry that can be chosen: those that come with the program, then the
     /// workshop's own.
-    public List<BandPolicy> choices(Chemistry chemistry) {
-        List<BandPolicy> choices = new java.util.ArrayList<>(BandPolicy.shipped(chemistry));
+    public List<BandSchool> choices(Chemistry chemistry) {
+        List<BandSchool> choices = new ArrayList<>(BandSchool.shipped(chemistry));
         own.values().stream()
                 .filter(policy -> policy.chemistry() == chemistry)
                 .forEach(choices::add);
@@ -52,28 +76,28 @@ public record Schools(
 
     /// With other bands for their chemistry; bands that do not come with the program are kept as
     /// the workshop's own.
-    public Schools with(BandPolicy policy) {
-        Map<Chemistry, BandPolicy> changed = new EnumMap<>(Chemistry.class);
+    public Schools with(BandSchool policy) {
+        Map<Chemistry, BandSchool> changed = new EnumMap<>(Chemistry.class);
         changed.putAll(bands);
         changed.put(policy.chemistry(), policy);
-        Map<String, BandPolicy> copies = new LinkedHashMap<>(own);
-        if (!BandPolicy.shipped(policy.chemistry()).contains(policy))
+        Map<String, BandSchool> copies = new LinkedHashMap<>(own);
+        if (!BandSchool.shipped(policy.chemistry()).contains(policy))
             copies.put(policy.name(), policy);
         return new Schools(changed, repair, copies, test, hold);
     }
 
     /// With another way of dealing with a low group.
-    public Schools with(RepairPolicy policy) {
+    public Schools with(RepairSchool policy) {
         return new Schools(bands, policy, own, test, hold);
     }
 
     /// With another way of testing.
-    public Schools with(TestPolicy policy) {
+    public Schools with(TestSchool policy) {
         return new Schools(bands, repair, own, policy, hold);
     }
 
     /// With another way of finding self-discharge.
-    public Schools with(HoldPolicy policy) {
+    public Schools with(HoldSchool policy) {
         return new Schools(bands, repair, own, test, policy);
     }
 }

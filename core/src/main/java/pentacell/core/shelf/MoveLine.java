@@ -8,12 +8,15 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import pentacell.core.cell.CellFact.CellPlaced;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Place;
 import pentacell.core.cell.Tray;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact.CellPlaced;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.Trays;
+import pentacell.core.donor.Donors;
+import pentacell.core.state.WorkshopState;
 
 /// A move as it is typed: `HB05-12 > T3-C04`, `HB05-01..06 > T3`, `HB05 > T3-C01` (a whole donor),
 /// `loose > T3` (all that lie nowhere), `T1-A01..A06 > T3` (a row of places).
@@ -78,47 +81,52 @@ public record MoveLine(List<CellPlaced> moves, String words, Optional<String> pr
     }
 
     private static String example(WorkshopState state) {
-        return state.trays().values().stream()
+        return Trays.of(state).all().values().stream()
                 .findFirst()
                 .map(tray -> tray.place(0).toString())
                 .orElse("T1-A01 (no tray is on the shelf yet)");
     }
 
     private static Optional<Place> target(String text, WorkshopState state, int count) {
-        Tray tray = state.trays().get(text);
+        Tray tray = Trays.of(state).all().get(text);
         if (tray == null)
             return Place.parse(text)
                     .filter(place -> {
-                        Tray there = state.trays().get(place.tray());
+                        Tray there = Trays.of(state).all().get(place.tray());
                         return there != null
                                 && place.row() <= there.rows()
                                 && place.column() <= there.columns();
                     });
         for (int i = 0; i < tray.size(); i++)
-            if (state.cellAt(tray.place(i)).isEmpty()) return Optional.of(tray.place(i));
+            if (Cells.of(state).at(tray.place(i)).isEmpty()) return Optional.of(tray.place(i));
         return count == 1 ? Optional.empty() : Optional.of(tray.place(0));
     }
 
     private static List<CellId> cells(String word, WorkshopState state) {
         if (word.toLowerCase(Locale.ROOT).equals(LOOSE))
             return ids(state, cell -> cell.place().isEmpty() && cell.handedOver().isEmpty());
-        if (CellId.problem(word).isEmpty() && state.cell(new CellId(word)).isPresent())
+        if (CellId.problem(word).isEmpty() && Cells.of(state).cell(new CellId(word)).isPresent())
             return List.of(new CellId(word));
-        if (state.donors().containsKey(word))
-            return state.cellsOf(word).stream()
+        if (Donors.of(state).described().containsKey(word))
+            return Cells.of(state).ofDonor(word).stream()
                     .filter(cell -> cell.handedOver().isEmpty())
-                    .map(Cell::id)
+                    .map(CellRecord::id)
                     .sorted()
                     .toList();
         Optional<Place> place = Place.parse(word);
-        if (place.isPresent()) return state.cellAt(place.get()).map(List::of).orElse(List.of());
+        if (place.isPresent())
+            return Cells.of(state).at(place.get()).map(List::of).orElse(List.of());
         Matcher range = RANGE.matcher(word);
         return range.matches() ? range(range.group(1), range.group(2), state) : List.of();
     }
 
     private static List<CellId> ids(
-            WorkshopState state, java.util.function.Predicate<Cell> wanted) {
-        return state.cells().values().stream().filter(wanted).map(Cell::id).sorted().toList();
+            WorkshopState state, java.util.function.Predicate<CellRecord> wanted) {
+        return Cells.of(state).all().values().stream()
+                .filter(wanted)
+                .map(CellRecord::id)
+                .sorted()
+                .toList();
     }
 
     private static List<CellId> range(String first, String last, WorkshopState state) {
@@ -148,12 +156,12 @@ public record MoveLine(List<CellPlaced> moves, String words, Optional<String> pr
 
     private static List<CellId> between(Place first, Place last, WorkshopState state) {
         List<CellId> cells = new ArrayList<>();
-        Tray tray = state.trays().get(first.tray());
+        Tray tray = Trays.of(state).all().get(first.tray());
         if (tray == null) return cells;
         for (int i = 0; i < tray.size(); i++) {
             Place place = tray.place(i);
             if (place.compareTo(first) >= 0 && place.compareTo(last) <= 0)
-                state.cellAt(place).ifPresent(cells::add);
+                Cells.of(state).at(place).ifPresent(cells::add);
         }
         return cells;
     }

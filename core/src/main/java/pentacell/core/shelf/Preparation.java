@@ -5,11 +5,12 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.PrepWork;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
+import pentacell.core.state.WorkshopState;
 
 /// What must be done to cells before assembly.
 ///
@@ -23,7 +24,7 @@ public record Preparation(PrepWork work, List<CellId> cells) {
     /// All open work, kind by kind. Cells that are out are not worth it.
     public static List<Preparation> of(WorkshopState state, JudgedStock judged) {
         Map<PrepWork, List<CellId>> open = new EnumMap<>(PrepWork.class);
-        for (Cell cell : state.cells().values()) {
+        for (CellRecord cell : Cells.of(state).all().values()) {
             if (cell.blemishes().isEmpty() || judged.standing(cell.id()) == Standing.OUT) continue;
             for (PrepWork work : cell.openWork())
                 open.computeIfAbsent(work, each -> new ArrayList<>()).add(cell.id());

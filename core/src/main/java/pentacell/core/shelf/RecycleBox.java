@@ -3,15 +3,18 @@ package pentacell.core.shelf;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
 import pentacell.core.grade.Standing;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
 
 /// The cells that are to be handed in, and what they weigh.
 ///
@@ -29,7 +32,11 @@ public record RecycleBox(List<Item> items) {
     /// @param damage whether its can is damaged: such cells travel by special rules
     /// @param reason why it is out
     public record Item(
-            Cell cell, Optional<Chemistry> chemistry, double grams, Damage damage, Reason reason) {}
+            CellRecord cell,
+            Optional<Chemistry> chemistry,
+            double grams,
+            Damage damage,
+            Reason reason) {}
 
     /// Whether a can is sound.
     public enum Damage {
@@ -42,10 +49,11 @@ public record RecycleBox(List<Item> items) {
     /// What is in the box of a workshop.
     public static RecycleBox of(WorkshopState state) {
         List<Item> items = new ArrayList<>();
-        for (Cell cell : state.cells().values()) {
+        for (CellRecord cell : Cells.of(state).all().values()) {
             if (cell.handedOver().isPresent()) continue;
-            Optional<CellModel> model = state.modelOf(cell);
-            Judged<Standing> judged = Grader.judge(cell, model, state.schools(), GradePolicy.USUAL);
+            Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
+            Judged<Standing> judged =
+                    Grader.judge(cell, model, Schools.of(state), GradePolicy.USUAL);
             if (judged.verdict() != Standing.OUT) continue;
             boolean damaged = cell.blemishes().stream().anyMatch(each -> each.work().isEmpty());
             items.add(

@@ -6,12 +6,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import pentacell.core.cell.CellFact.CellPlaced;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Place;
 import pentacell.core.cell.Tray;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact.CellPlaced;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.Trays;
+import pentacell.core.state.WorkshopState;
 
 /// Finds places for cells.
 public final class Shelf {
@@ -23,10 +25,10 @@ public final class Shelf {
     /// @param count how many are wanted; fewer are found when the shelf is full
     public static List<Place> free(WorkshopState state, int count) {
         List<Place> all = new ArrayList<>();
-        for (Tray tray : state.trays().values()) {
+        for (Tray tray : Trays.of(state).all().values()) {
             List<Place> here = new ArrayList<>();
             for (int i = 0; i < tray.size() && here.size() < count; i++)
-                if (state.cellAt(tray.place(i)).isEmpty()) here.add(tray.place(i));
+                if (Cells.of(state).at(tray.place(i)).isEmpty()) here.add(tray.place(i));
             if (here.size() == count) return here;
             all.addAll(here);
         }
@@ -41,7 +43,7 @@ public final class Shelf {
     /// @return one fact for each cell that moves; empty when the tray has no room for all
     public static Optional<List<CellPlaced>> move(
             WorkshopState state, Collection<CellId> cells, Place from) {
-        Tray tray = state.trays().get(from.tray());
+        Tray tray = Trays.of(state).all().get(from.tray());
         if (tray == null || from.row() > tray.rows() || from.column() > tray.columns())
             return Optional.empty();
         if (cells.size() == 1) return Optional.of(moveOne(state, cells.iterator().next(), from));
@@ -51,7 +53,8 @@ public final class Shelf {
         for (CellId cell : cells) {
             // places that the moving cells leave are free as well
             while (index < tray.size()
-                    && state.cellAt(tray.place(index))
+                    && Cells.of(state)
+                            .at(tray.place(index))
                             .filter(there -> !moving.contains(there))
                             .isPresent()) index++;
             if (index >= tray.size()) return Optional.empty();
@@ -61,10 +64,10 @@ public final class Shelf {
     }
 
     private static List<CellPlaced> moveOne(WorkshopState state, CellId cell, Place to) {
-        Optional<CellId> there = state.cellAt(to);
+        Optional<CellId> there = Cells.of(state).at(to);
         CellPlaced move = new CellPlaced(cell, to);
         if (there.isEmpty() || there.get().equals(cell)) return List.of(move);
-        Optional<Place> left = state.cell(cell).flatMap(Cell::place);
+        Optional<Place> left = Cells.of(state).cell(cell).flatMap(CellRecord::place);
         Optional<Place> back =
                 left.or(() ->
                         free(state, 2).stream().filter(place -> !place.equals(to)).findFirst());

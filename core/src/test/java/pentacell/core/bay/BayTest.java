@@ -21,8 +21,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 import pentacell.core.bay.BenchHours.Span;
 import pentacell.core.bay.Programme.Limits;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.school.HoldPolicy;
-import pentacell.core.school.TestPolicy;
+import pentacell.core.school.HoldSchool;
+import pentacell.core.school.TestSchool;
 
 /// Bays, hours and programmes.
 final class BayTest {
@@ -94,7 +94,7 @@ final class BayTest {
                 () -> new Programme.Level(1, 7200),
                 () -> new Limits(2, 4.2, 45, 100),
                 () ->
-                        new TestPolicy(
+                        new TestSchool(
                                 "both",
                                 OptionalDouble.of(1),
                                 OptionalDouble.of(0.2),
@@ -103,9 +103,9 @@ final class BayTest {
                                 0.05,
                                 15,
                                 25),
-                () -> new HoldPolicy("short", 0, 21, 12, 30, 100, 120),
-                () -> new HoldPolicy("rescued sooner", 7, 3, 12, 30, 100, 120),
-                () -> new HoldPolicy("out under fine", 7, 21, 12, 30, 20, 120));
+                () -> new HoldSchool("short", 0, 21, 12, 30, 100, 120),
+                () -> new HoldSchool("rescued sooner", 7, 3, 12, 30, 100, 120),
+                () -> new HoldSchool("out under fine", 7, 21, 12, 30, 20, 120));
     }
 
     @ParameterizedTest
@@ -119,7 +119,7 @@ final class BayTest {
     @CsvSource({"0, 2200, 1.0, 3.0, 2.5", "1, 2200, 0.5, 2.8, 2.3", "2, 2200, 0.44, 2.5, 2.0"})
     void theSchoolsOfTesting(
             int index, double rated, double amps, double endVolts, double lfpEndVolts) {
-        TestPolicy policy = TestPolicy.SHIPPED.get(index);
+        TestSchool policy = TestSchool.SHIPPED.get(index);
         assertEquals(amps, policy.dischargeAmps(OptionalDouble.of(rated)), 1e-9);
         assertEquals(endVolts, policy.endVolts(Chemistry.NMC));
         assertEquals(lfpEndVolts, policy.endVolts(Chemistry.LFP));

@@ -11,22 +11,25 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.Chapters;
 import pentacell.core.build.PickWalk.Check;
 import pentacell.core.build.PickWalk.Order;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Place;
-import pentacell.core.fact.Act;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.Pack;
-import pentacell.core.fact.PackFact;
-import pentacell.core.fact.WorkshopState;
-import pentacell.core.match.MatchRules;
-import pentacell.core.match.Selection;
+import pentacell.core.journal.Act;
+import pentacell.core.journal.Entry;
+import pentacell.core.journal.Fact;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.PackFact;
+import pentacell.core.pack.Packs;
+import pentacell.core.pack.Selection;
+import pentacell.core.state.WorkshopState;
 
 final class PickWalkTest {
     private final WorkshopState state = workshop();
-    private final Pack pack = state.pack("Night").orElseThrow();
+    private final Pack pack = Packs.of(state).pack("Night").orElseThrow();
 
     /// Two packs of one group each of two, one cell on the shelf; A-2 has no place, A-1 is taken.
     private static WorkshopState workshop() {
@@ -43,9 +46,9 @@ final class PickWalkTest {
                         List.of(List.of(id("A-1"), id("A-2")), List.of(id("A-3"), id("A-4")))));
         facts.add(matched("Dome", List.of(List.of(id("a-5")))));
         facts.add(new PackFact.CellPicked("Night", id("A-1"), PackFact.Pick.TAKEN));
-        List<Act.Entry> entries = new ArrayList<>();
-        for (Fact fact : facts) entries.add(new Act.Entry(entries.size() + 1, fact));
-        return WorkshopState.of(List.of(new Act(1, Instant.EPOCH, "all", entries)));
+        List<Entry> entries = new ArrayList<>();
+        for (Fact fact : facts) entries.add(new Entry(entries.size() + 1, fact));
+        return Chapters.fold(List.of(new Act(1, Instant.EPOCH, "all", entries)));
     }
 
     private static PackFact matched(String pack, List<List<CellId>> groups) {

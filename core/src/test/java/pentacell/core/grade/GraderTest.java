@@ -12,21 +12,26 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.Chapters;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CatalogueFact;
+import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellFact.Decision;
+import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Act;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.CellFact.Decision;
-import pentacell.core.fact.CellFact.ResistanceMethod;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.TestConditions;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.TestConditions;
+import pentacell.core.journal.Act;
+import pentacell.core.journal.Entry;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Rule;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
 
 final class GraderTest {
     private static final CellId ID = new CellId("A-1");
@@ -131,15 +136,16 @@ final class GraderTest {
     }
 
     private static Judged<Standing> judge(List<CellFact> facts) {
-        List<Act.Entry> entries = new ArrayList<>();
+        List<Entry> entries = new ArrayList<>();
         entries.add(
-                new Act.Entry(
+                new Entry(
                         1,
                         new CellFact.CellNamed(ID, Optional.empty(), Optional.of(MODEL.name()))));
-        for (CellFact fact : facts) entries.add(new Act.Entry(entries.size() + 1, fact));
-        entries.add(new Act.Entry(entries.size() + 1, new Fact.ModelDefined(MODEL)));
-        WorkshopState state = WorkshopState.of(List.of(new Act(1, Instant.EPOCH, "test", entries)));
-        Cell cell = state.cells().values().iterator().next();
-        return Grader.judge(cell, state.modelOf(cell), state.schools(), GradePolicy.USUAL);
+        for (CellFact fact : facts) entries.add(new Entry(entries.size() + 1, fact));
+        entries.add(new Entry(entries.size() + 1, new CatalogueFact.ModelDefined(MODEL)));
+        WorkshopState state = Chapters.fold(List.of(new Act(1, Instant.EPOCH, "test", entries)));
+        CellRecord cell = Cells.of(state).all().values().iterator().next();
+        return Grader.judge(
+                cell, Catalogue.of(state).modelOf(cell), Schools.of(state), GradePolicy.USUAL);
     }
 }

@@ -16,20 +16,23 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
+import pentacell.core.Chapters;
+import pentacell.core.cell.CatalogueFact;
+import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellFact.Decision;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Act;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.CellFact.Decision;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.PackFact;
-import pentacell.core.fact.TestConditions;
-import pentacell.core.fact.WorkshopState;
-import pentacell.core.match.MatchRules;
-import pentacell.core.match.Selection;
+import pentacell.core.cell.TestConditions;
+import pentacell.core.journal.Act;
+import pentacell.core.journal.Entry;
+import pentacell.core.journal.Fact;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.PackFact;
+import pentacell.core.pack.Selection;
+import pentacell.core.state.WorkshopState;
 
 /// The stock as a whole: who may be matched, how all stand, how values scatter.
 final class StockTest {
@@ -37,8 +40,8 @@ final class StockTest {
     private long number;
 
     private Act act(Fact... facts) {
-        List<Act.Entry> entries = new ArrayList<>();
-        for (Fact fact : facts) entries.add(new Act.Entry(++sequence, fact));
+        List<Entry> entries = new ArrayList<>();
+        for (Fact fact : facts) entries.add(new Entry(++sequence, fact));
         return new Act(++number, Instant.EPOCH, "act", entries);
     }
 
@@ -71,9 +74,9 @@ final class StockTest {
                         new CellId("mine"),
                         new CellId("forced"));
         WorkshopState state =
-                WorkshopState.of(
+                Chapters.fold(
                         List.of(
-                                act(new Fact.ModelDefined(model(2000))),
+                                act(new CatalogueFact.ModelDefined(model(2000))),
                                 act(ids.stream().map(StockTest::named).toArray(Fact[]::new)),
                                 act(
                                         capacity(ids.get(0), 1900),
@@ -104,7 +107,8 @@ final class StockTest {
     @DisplayName("judging anew only what changed comes to the same as judging all")
     void judgingWhatChangedIsJudgingAll(RepetitionInfo repetition) {
         SplittableRandom random = new SplittableRandom(repetition.getCurrentRepetition());
-        WorkshopState state = WorkshopState.of(List.of(act(new Fact.ModelDefined(model(2000)))));
+        WorkshopState state =
+                Chapters.fold(List.of(act(new CatalogueFact.ModelDefined(model(2000)))));
         JudgedStock stepwise = JudgedStock.of(state);
         for (int i = 0; i < 80; i++) {
             CellId cell = new CellId("C-" + random.nextInt(12));
@@ -116,7 +120,8 @@ final class StockTest {
                         case 3 ->
                                 new CellFact.CellDecided(
                                         cell, Decision.values()[random.nextInt(3)], "test");
-                        default -> new Fact.ModelDefined(model(random.nextInt(1800, 2200)));
+                        default ->
+                                new CatalogueFact.ModelDefined(model(random.nextInt(1800, 2200)));
                     };
             state = state.plus(act(fact));
             stepwise = stepwise.after(state);

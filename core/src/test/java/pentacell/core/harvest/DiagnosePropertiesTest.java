@@ -13,7 +13,7 @@ import java.util.SplittableRandom;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.school.RepairPolicy;
+import pentacell.core.school.RepairSchool;
 import pentacell.core.school.Schools;
 
 /// What must hold for any pack, tried on many made at random; the seed is in the failure.
@@ -119,7 +119,7 @@ final class DiagnosePropertiesTest {
     @ValueSource(longs = {1, 2, 3})
     void theSchoolOfHarvestingNeverRepairsAndChangesNothingElse(long seed) {
         SplittableRandom random = new SplittableRandom(seed);
-        Schools harvest = Schools.USUAL.with(RepairPolicy.HARVEST_ALWAYS);
+        Schools harvest = Schools.USUAL.with(RepairSchool.HARVEST_ALWAYS);
         for (int round = 0; round < ROUNDS; round++) {
             List<Double> volts = new ArrayList<>();
             int count = 1 + random.nextInt(8);

@@ -23,8 +23,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.donor.WarningSign;
 import pentacell.core.judgement.Rule;
-import pentacell.core.school.BandPolicy;
-import pentacell.core.school.RepairPolicy;
+import pentacell.core.school.BandSchool;
+import pentacell.core.school.RepairSchool;
 import pentacell.core.school.Schools;
 
 final class DiagnoseTest {
@@ -182,16 +182,16 @@ final class DiagnoseTest {
 
     @Test
     void theSchoolDecidesBetweenRepairAndHarvest() {
-        Schools harvest = Schools.USUAL.with(RepairPolicy.HARVEST_ALWAYS);
+        Schools harvest = Schools.USUAL.with(RepairSchool.HARVEST_ALWAYS);
         Diagnosis diagnosis = judge("4.05 3.40 4.05", Set.of(), harvest);
         assertEquals(Advice.HARVEST, diagnosis.advice());
         assertTrue(
                 diagnosis.reasons().stream()
                         .anyMatch(reason -> reason.rule() == Rule.SCHOOL_HARVESTS));
         // the rescue school's floor lets a group at 1.32 V be tried
-        Schools rescue = Schools.USUAL.with(BandPolicy.RESCUE_NMC);
+        Schools rescue = Schools.USUAL.with(BandSchool.RESCUE_NMC);
         assertEquals(Advice.REPAIR, judge("3.90 3.92 1.32", Set.of(), rescue).advice());
-        Schools strict = Schools.USUAL.with(BandPolicy.STRICT_NMC);
+        Schools strict = Schools.USUAL.with(BandSchool.STRICT_NMC);
         assertEquals(Advice.HARVEST, judge("3.90 3.92 2.70", Set.of(), strict).advice());
     }
 

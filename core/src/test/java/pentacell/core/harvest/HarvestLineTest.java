@@ -15,18 +15,20 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.Journal;
 import pentacell.core.cell.Blemish;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.donor.Arrangement;
 import pentacell.core.donor.Construction;
 import pentacell.core.donor.Donor;
+import pentacell.core.donor.DonorFact;
+import pentacell.core.donor.DonorRecord;
+import pentacell.core.donor.Donors;
 import pentacell.core.donor.WarningSign;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.DonorFact;
-import pentacell.core.fact.DonorRecord;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.WorkshopState;
 import pentacell.core.harvest.TeardownStep.Severity;
+import pentacell.core.journal.Fact;
+import pentacell.core.state.WorkshopState;
 
 final class HarvestLineTest {
 
@@ -74,7 +76,7 @@ final class HarvestLineTest {
     void singleReadingsGoToTheGroupsInTurnAndBeginAgainWhenAllAreRead() {
         Journal journal = journal();
         for (String line : List.of("3.91", "3.92", "3.93", "3.71")) log(journal, line);
-        DonorRecord record = journal.state().donorRecord("K01").orElseThrow();
+        DonorRecord record = Donors.of(journal.state()).record("K01").orElseThrow();
         assertEquals(List.of(3.71, 3.92, 3.93), List.copyOf(record.groupVolts().values()));
     }
 
@@ -91,21 +93,21 @@ final class HarvestLineTest {
         journal.log(new DonorFact.PartSaved("K01", "board", 1));
         journal.log(new DonorFact.PartSaved("K01", "board", 2));
         journal.log(new DonorFact.WayDecided("K01", DonorFact.DonorWay.SCRAP, "burnt"));
-        DonorRecord record = journal.state().donorRecord("K01").orElseThrow();
+        DonorRecord record = Donors.of(journal.state()).record("K01").orElseThrow();
         assertEquals(OptionalDouble.of(11.76), record.packVolts());
         assertEquals(Set.of(WarningSign.CHARGER_REFUSES), record.signs());
         assertEquals(12, record.minutes());
         assertEquals(List.of(3), List.copyOf(record.parts().values()));
         assertTrue(record.decision().isPresent());
         journal.log(new DonorFact.WayDecided("K01", DonorFact.DonorWay.AS_ADVISED, ""));
-        assertTrue(journal.state().donorRecord("K01").orElseThrow().decision().isEmpty());
-        journal.log(new Fact.DonorAdded(Donor.of("K01", "other", "", "")));
+        assertTrue(Donors.of(journal.state()).record("K01").orElseThrow().decision().isEmpty());
+        journal.log(new DonorFact.DonorAdded(Donor.of("K01", "other", "", "")));
         assertEquals(
                 3,
-                journal.state().donorRecord("K01").orElseThrow().groupVolts().size(),
+                Donors.of(journal.state()).record("K01").orElseThrow().groupVolts().size(),
                 "described anew it keeps its readings");
         journal.log(new DonorFact.MinutesSpent("nobody", 3));
-        assertTrue(journal.state().donorRecord("nobody").isEmpty());
+        assertTrue(Donors.of(journal.state()).record("nobody").isEmpty());
     }
 
     @ParameterizedTest(name = "{0} of {1}: {2}")
@@ -164,7 +166,7 @@ final class HarvestLineTest {
         Journal journal = journal().tray("T1", 1, 3).model("Quill Q22", Chemistry.NMC, 2150);
         journal.cell("K01-02", "Quill Q22", "T1-A02", 3.7);
         WorkshopState state = journal.state();
-        Donor donor = state.donorRecord("K01").orElseThrow().donor();
+        Donor donor = Donors.of(state).record("K01").orElseThrow().donor();
         assertEquals(5, Teardown.cellsLeft(state, donor));
         List<CellId> ids = Teardown.newIds(state, "K01", 3);
         assertEquals("[K01-01, K01-03, K01-04]", ids.toString());
@@ -172,11 +174,18 @@ final class HarvestLineTest {
         journal.log(facts.toArray(Fact[]::new));
         assertEquals(
                 "T1-A03",
-                journal.state().cell(ids.get(1)).orElseThrow().place().orElseThrow().toString());
-        assertTrue(journal.state().cell(ids.get(2)).orElseThrow().place().isEmpty(), "no room");
+                Cells.of(journal.state())
+                        .cell(ids.get(1))
+                        .orElseThrow()
+                        .place()
+                        .orElseThrow()
+                        .toString());
+        assertTrue(
+                Cells.of(journal.state()).cell(ids.get(2)).orElseThrow().place().isEmpty(),
+                "no room");
         assertEquals(
                 Set.of(Blemish.PUNCTURE),
-                journal.state().cell(ids.get(2)).orElseThrow().blemishes());
+                Cells.of(journal.state()).cell(ids.get(2)).orElseThrow().blemishes());
     }
 
     private static void log(Journal journal, String line) {
@@ -217,7 +226,7 @@ final class HarvestLineTest {
     private static Journal journal() {
         return new Journal()
                 .log(
-                        new Fact.DonorAdded(
+                        new DonorFact.DonorAdded(
                                 new Donor(
                                         "K01",
                                         "dock",

@@ -8,21 +8,22 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import pentacell.core.Chapters;
 import pentacell.core.Journal;
+import pentacell.core.cell.CellFact.CapacityMeasured;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.TestConditions;
 import pentacell.core.donor.Arrangement;
 import pentacell.core.donor.Donor;
+import pentacell.core.donor.DonorFact.DonorAdded;
+import pentacell.core.donor.DonorFact.MinutesSpent;
 import pentacell.core.donor.Lot;
 import pentacell.core.donor.Price;
-import pentacell.core.fact.CellFact.CapacityMeasured;
-import pentacell.core.fact.DonorFact.MinutesSpent;
-import pentacell.core.fact.Fact.DonorAdded;
-import pentacell.core.fact.Fact.LotAdded;
-import pentacell.core.fact.TestConditions;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.donor.PurchaseFact.LotAdded;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.harvest.HarvestYield.By;
+import pentacell.core.state.WorkshopState;
 
 final class HarvestYieldTest {
     private static final LocalDate DAY = LocalDate.of(2026, 3, 1);
@@ -59,8 +60,7 @@ final class HarvestYieldTest {
         assertTrue(tool.pricePerCell().isEmpty() && tool.pricePerGoodWattHour().isEmpty());
         assertTrue(tool.minutesPerCell().isEmpty());
         assertEquals(
-                List.of(),
-                HarvestYield.of(WorkshopState.empty(), judged(WorkshopState.empty()), By.LOT));
+                List.of(), HarvestYield.of(Chapters.empty(), judged(Chapters.empty()), By.LOT));
     }
 
     @Test

@@ -15,11 +15,11 @@ import pentacell.core.Journal;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.donor.Donor;
-import pentacell.core.fact.DonorFact;
-import pentacell.core.fact.DonorRecord;
-import pentacell.core.fact.Fact;
+import pentacell.core.donor.DonorFact;
+import pentacell.core.donor.DonorRecord;
+import pentacell.core.donor.Donors;
 import pentacell.core.harvest.Repair.Hold;
-import pentacell.core.school.RepairPolicy;
+import pentacell.core.school.RepairSchool;
 import pentacell.core.school.Schools;
 
 final class RepairTest {
@@ -109,15 +109,15 @@ final class RepairTest {
     void aGroupHoldsOrFallsByItsReadingAfterTheWait(int hours, double volts, Hold hold) {
         DonorRecord.Charge charge = charged(hours, volts);
         Instant now = charge.readAgain().get(0).at();
-        assertEquals(hold, Repair.hold(charge, RepairPolicy.REPAIR_FIRST, now).verdict());
+        assertEquals(hold, Repair.hold(charge, RepairSchool.REPAIR_FIRST, now).verdict());
     }
 
     @Test
     void aGroupNotReadAgainIsDueWhenTheWaitIsOver() {
         DonorRecord.Charge charge = new DonorRecord.Charge(2, 4.0, Journal.BEGIN, List.of());
-        Instant due = Repair.dueAt(charge, RepairPolicy.REPAIR_FIRST);
+        Instant due = Repair.dueAt(charge, RepairSchool.REPAIR_FIRST);
         assertEquals(Duration.ofHours(24), Duration.between(Journal.BEGIN, due));
-        RepairPolicy policy = RepairPolicy.REPAIR_FIRST;
+        RepairSchool policy = RepairSchool.REPAIR_FIRST;
         assertEquals(Hold.WAITS, Repair.hold(charge, policy, due.minusSeconds(1)).verdict());
         assertEquals(Hold.DUE, Repair.hold(charge, policy, due).verdict());
     }
@@ -125,16 +125,13 @@ final class RepairTest {
     private static DonorRecord.Charge charged(int hours, double volts) {
         TreeMap<Integer, Double> again = new TreeMap<>();
         again.put(2, volts);
-        return new Journal()
-                .log(new Fact.DonorAdded(Donor.of("K01", "", "", "")))
-                .log(new DonorFact.GroupCharged("K01", 2, 4.0))
-                .wait(Duration.ofHours(hours))
-                .log(new DonorFact.GroupsRead("K01", again))
-                .state()
-                .donorRecord("K01")
-                .orElseThrow()
-                .charges()
-                .get(0);
+        Journal journal =
+                new Journal()
+                        .log(new DonorFact.DonorAdded(Donor.of("K01", "", "", "")))
+                        .log(new DonorFact.GroupCharged("K01", 2, 4.0))
+                        .wait(Duration.ofHours(hours))
+                        .log(new DonorFact.GroupsRead("K01", again));
+        return Donors.of(journal.state()).record("K01").orElseThrow().charges().get(0);
     }
 
     private static List<RepairPlan> plans(String volts, OptionalDouble ampHours, int cells) {

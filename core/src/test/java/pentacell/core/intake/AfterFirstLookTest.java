@@ -12,19 +12,23 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.Journal;
 import pentacell.core.cell.Blemish;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.TestConditions;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.TestConditions;
 import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
-import pentacell.core.school.BandPolicy;
+import pentacell.core.school.BandSchool;
 import pentacell.core.school.IntakeVerdict;
+import pentacell.core.school.SchoolFact;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.WaitingForTest;
 
 final class AfterFirstLookTest {
     private static final CellId DEEP = new CellId("A01-02");
@@ -66,9 +70,9 @@ final class AfterFirstLookTest {
                 List.of(
                         new SchoolChange(
                                 DEEP, IntakeVerdict.SLOW_CHARGE_WATCHED, IntakeVerdict.RECYCLE)),
-                SchoolChange.of(state, BandPolicy.STRICT_NMC));
+                SchoolChange.of(state, BandSchool.STRICT_NMC));
         assertEquals(
-                List.of(), SchoolChange.of(state, BandPolicy.STRICT_LFP), "of its chemistry only");
+                List.of(), SchoolChange.of(state, BandSchool.STRICT_LFP), "of its chemistry only");
     }
 
     @Test
@@ -78,22 +82,22 @@ final class AfterFirstLookTest {
         journal.log(new CellFact.VoltageRead(DEEP, 4.18));
         assertEquals(Standing.RESCUED, standing(journal, DEEP));
         JudgedStock before = JudgedStock.of(journal.state());
-        journal.log(new Fact.BandsChosen(BandPolicy.STRICT_NMC));
+        journal.log(new SchoolFact.BandsChosen(BandSchool.STRICT_NMC));
         assertEquals(Standing.OUT, before.after(journal.state()).standing(DEEP));
-        journal.log(new Fact.BandsChosen(BandPolicy.RESCUE_NMC));
+        journal.log(new SchoolFact.BandsChosen(BandSchool.RESCUE_NMC));
         // the rescue school charges it slowly without more ado; the mark does not go
         assertEquals(Standing.RESCUED, standing(journal, DEEP));
-        Cell cell = journal.state().cell(DEEP).orElseThrow();
-        assertTrue(Grader.isRescued(cell, journal.state().modelOf(cell)));
+        CellRecord cell = Cells.of(journal.state()).cell(DEEP).orElseThrow();
+        assertTrue(Grader.isRescued(cell, Catalogue.of(journal.state()).modelOf(cell)));
     }
 
     @Test
     void aSchoolOfOnesOwnIsKeptBesideThoseThatComeWithTheProgram() {
-        BandPolicy own = BandPolicy.USUAL_NMC.copy("as in our shed");
-        WorkshopState state = workshop().log(new Fact.BandsChosen(own)).state();
-        assertEquals(own, state.schools().bands(Chemistry.NMC));
-        assertEquals(4, state.schools().choices(Chemistry.NMC).size());
-        assertEquals(3, state.schools().choices(Chemistry.LFP).size());
+        BandSchool own = BandSchool.USUAL_NMC.copy("as in our shed");
+        WorkshopState state = workshop().log(new SchoolFact.BandsChosen(own)).state();
+        assertEquals(own, Schools.of(state).bands(Chemistry.NMC));
+        assertEquals(4, Schools.of(state).choices(Chemistry.NMC).size());
+        assertEquals(3, Schools.of(state).choices(Chemistry.LFP).size());
     }
 
     @ParameterizedTest(name = "{0} V as {1}: {2}")
@@ -174,8 +178,12 @@ final class AfterFirstLookTest {
 
     private static Standing standing(Journal journal, CellId id) {
         WorkshopState state = journal.state();
-        Cell cell = state.cell(id).orElseThrow();
-        return Grader.judge(cell, state.modelOf(cell), state.schools(), GradePolicy.USUAL)
+        CellRecord cell = Cells.of(state).cell(id).orElseThrow();
+        return Grader.judge(
+                        cell,
+                        Catalogue.of(state).modelOf(cell),
+                        Schools.of(state),
+                        GradePolicy.USUAL)
                 .verdict();
     }
 

@@ -15,12 +15,12 @@ import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.CellFact;
 import pentacell.core.intake.QuickToken.Kind;
 
 final class QuickLineTest {
@@ -199,7 +199,7 @@ final class QuickLineTest {
             case CellFact.CellNoted noted -> "note";
             case CellFact.CellNamed named -> "named";
             case CellFact.CellPlaced placed -> "placed";
-            case pentacell.core.fact.RunFact run -> run.toString();
+            case pentacell.core.cell.RunFact run -> run.toString();
             case CellFact.CellDecided decided -> "decided";
             case CellFact.BlemishesSeen seen -> "blemishes " + seen.blemishes();
             case CellFact.PrepDone done -> "prepared";

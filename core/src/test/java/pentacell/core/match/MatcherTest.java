@@ -28,6 +28,8 @@ import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.MatchOutcome.Limit;
 import pentacell.core.match.MatchResult.Ending;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Selection;
 
 final class MatcherTest {
     private static final SearchEffort EFFORT = new SearchEffort(6, 1);
@@ -317,15 +319,7 @@ final class MatcherTest {
     }
 
     static MatchRules exact(List<Integer> sizes, Selection selection) {
-        return new MatchRules(
-                sizes,
-                selection,
-                OptionalDouble.empty(),
-                OptionalInt.empty(),
-                0,
-                OptionalDouble.empty(),
-                0,
-                Optional.empty());
+        return MatchRules.of(sizes, selection).withRepeatability(0);
     }
 
     private static MatchRules limited(MatchRules rules, double irSpread, int models) {
@@ -334,15 +328,7 @@ final class MatcherTest {
     }
 
     private static MatchRules withMinSoh(MatchRules rules, double share) {
-        return new MatchRules(
-                rules.groupSizes(),
-                rules.selection(),
-                rules.maxIrSpreadMilliohms(),
-                rules.maxModels(),
-                share,
-                rules.maxMilliohms(),
-                rules.repeatabilityShare(),
-                rules.chemistry());
+        return rules.with(change -> change.minSohShare(share));
     }
 
     private static void assertObstacle(Limit limit, double nearest, MatchOutcome outcome) {

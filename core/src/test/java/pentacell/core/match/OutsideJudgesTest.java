@@ -20,6 +20,8 @@ import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Selection;
 
 /// The matcher against judges that share nothing with it: trying everything, and a constraint
 /// solver that proves its optimum.

@@ -21,12 +21,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Selection;
 
 /// The parts of the search, each by its own promise.
 final class SearchPartsTest {
 
-    private static Lot lot(List<Candidate> cells, MatchRules rules) {
-        return new Lot(cells, rules, Map.of());
+    private static CandidateTable lot(List<Candidate> cells, MatchRules rules) {
+        return new CandidateTable(cells, rules, Map.of());
     }
 
     private static MatchRules rules(int groups, int parallel, Selection selection) {
@@ -45,7 +47,7 @@ final class SearchPartsTest {
                     rules(3, 4, Selection.STRONGEST)
                             .withMaxIrSpread(OptionalDouble.of(10))
                             .withMaxModels(OptionalInt.of(2));
-            Lot lot = lot(Lots.worn(17, repetition.getCurrentRepetition()), rules);
+            CandidateTable lot = lot(Lots.worn(17, repetition.getCurrentRepetition()), rules);
             Grouping grouping = Starts.all(lot, Selection.STRONGEST).get(0);
             for (int i = 0; i < 200; i++) {
                 int x = random.nextInt(lot.size());
@@ -84,7 +86,8 @@ final class SearchPartsTest {
                             List.of(1, 1, 1, 1, 1, 1, 1, 1, 1))) {
                 int needed = sizes.stream().mapToInt(Integer::intValue).sum();
                 int spare = selection == Selection.ALL ? 0 : 4;
-                Lot lot = lot(Lots.worn(needed + spare, 3), MatcherTest.exact(sizes, selection));
+                CandidateTable lot =
+                        lot(Lots.worn(needed + spare, 3), MatcherTest.exact(sizes, selection));
                 List<Grouping> starts = Starts.all(lot, selection);
                 assertFalse(starts.isEmpty());
                 for (Grouping start : starts)
@@ -102,7 +105,7 @@ final class SearchPartsTest {
         void theRuleOfGrahamEndsWhereTheTextbookSays() {
             // groups of 2 and 3 with room to spare leave Graham's rule its choice: 8+5+4 against
             // 7+6
-            Lot lot =
+            CandidateTable lot =
                     lot(
                             Lots.ofCapacities(8, 7, 6, 5, 4),
                             MatcherTest.exact(List.of(3, 2), Selection.ALL));
@@ -118,7 +121,7 @@ final class SearchPartsTest {
         @DisplayName(
                 "differencing keeps groups equal in size, and is seldom worse than a serpentine deal")
         void differencingIsBalanced(RepetitionInfo repetition) {
-            Lot lot =
+            CandidateTable lot =
                     lot(
                             Lots.worn(40, repetition.getCurrentRepetition()),
                             rules(5, 8, Selection.ALL));
@@ -142,7 +145,7 @@ final class SearchPartsTest {
             // a cell far larger than the rest is what the peeling is for
             int[] capacities = random.ints(groups * parallel + spare, 100, 1000).toArray();
             capacities[0] += random.nextBoolean() ? 4000 : 0;
-            Lot lot =
+            CandidateTable lot =
                     lot(
                             Lots.ofCapacities(capacities),
                             rules(groups, parallel, Selection.STRONGEST));

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import pentacell.core.fact.Oddity;
+import pentacell.core.cell.Oddity;
 
 /// What an analysis finds in logs whose truth is known in closed form.
 final class AnalyseTest {

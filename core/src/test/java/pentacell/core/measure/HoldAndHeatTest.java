@@ -11,15 +11,17 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.Chapters;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Act;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.RunFact;
-import pentacell.core.fact.WorkshopState;
-import pentacell.core.school.HoldPolicy;
+import pentacell.core.cell.RunFact;
+import pentacell.core.journal.Act;
+import pentacell.core.journal.Entry;
+import pentacell.core.journal.Fact;
+import pentacell.core.school.HoldSchool;
 
 /// Self-discharge and heat, judged from a life line.
 final class HoldAndHeatTest {
@@ -35,15 +37,15 @@ final class HoldAndHeatTest {
                         acts.size() + 1L,
                         START.plus(Duration.ofMinutes(Math.round(60 * hours))),
                         "",
-                        List.of(new Act.Entry(++sequence, fact))));
+                        List.of(new Entry(++sequence, fact))));
     }
 
-    private Cell cell() {
-        return WorkshopState.of(acts).cell(ID).orElseThrow();
+    private CellRecord cell() {
+        return Cells.of(Chapters.fold(acts)).cell(ID).orElseThrow();
     }
 
     private HoldTest hold() {
-        return HoldTest.of(cell(), HoldPolicy.WEEK).orElseThrow();
+        return HoldTest.of(cell(), HoldSchool.WEEK).orElseThrow();
     }
 
     /// Limits by common practice: up to 30 mV a week fine, over 100 mV out, between extend.
@@ -108,7 +110,7 @@ final class HoldAndHeatTest {
             log(12, new CellFact.VoltageRead(id, 4.180));
             log(12 + 168, new CellFact.VoltageRead(id, i == 7 ? 4.152 : 4.176 - 0.0005 * i));
         }
-        HoldShelf shelf = HoldShelf.of(WorkshopState.of(acts));
+        HoldShelf shelf = HoldShelf.of(Chapters.fold(acts));
         List<String> suspects =
                 shelf.rows().stream()
                         .filter(row -> row.suspicion().isPresent())

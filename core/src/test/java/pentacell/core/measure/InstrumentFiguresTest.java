@@ -8,13 +8,14 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import pentacell.core.Journal;
+import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.CellFact.ResistanceMethod;
-import pentacell.core.fact.RunFact;
-import pentacell.core.fact.RunFact.RunEnd;
-import pentacell.core.fact.TestConditions;
+import pentacell.core.cell.RunEnding;
+import pentacell.core.cell.RunFact;
+import pentacell.core.cell.TestConditions;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
 
@@ -85,7 +86,7 @@ final class InstrumentFiguresTest {
         }
         assertEquals(
                 55,
-                journal.state()
+                Cells.of(journal.state())
                         .cell(new CellId("HB03-01"))
                         .orElseThrow()
                         .milliohms()
@@ -114,16 +115,18 @@ final class InstrumentFiguresTest {
         RunResults.Results done =
                 RunResults.of(
                         state,
-                        state.cell(id).orElseThrow(),
+                        Cells.of(state).cell(id).orElseThrow(),
                         "R1",
                         Optional.of("Charger A · 1"),
                         log,
-                        RunEnd.DONE,
-                        "",
+                        RunEnding.DONE,
                         OptionalDouble.empty());
         assertTrue(done.facts().stream().anyMatch(RunFact.HoldBegan.class::isInstance));
         journal.log(done.facts().toArray(CellFact[]::new));
-        assertEquals(992, journal.state().cell(id).orElseThrow().milliampHours().orElseThrow(), 5);
+        assertEquals(
+                992,
+                Cells.of(journal.state()).cell(id).orElseThrow().milliampHours().orElseThrow(),
+                5);
         assertEquals(
                 7860 - 10,
                 done.facts().stream()
@@ -136,12 +139,11 @@ final class InstrumentFiguresTest {
         RunResults.Results broken =
                 RunResults.of(
                         state,
-                        state.cell(id).orElseThrow(),
+                        Cells.of(state).cell(id).orElseThrow(),
                         "R1",
                         Optional.empty(),
                         new Logs().stretch(1200, 10, -1, Logs.line(4.1, 3.8, 1200)).log(),
-                        RunEnd.BROKEN,
-                        "lost",
+                        RunEnding.told(RunFact.RunEnd.BROKEN, "lost"),
                         OptionalDouble.empty());
         assertTrue(broken.facts().stream().noneMatch(CellFact.CapacityMeasured.class::isInstance));
         assertTrue(broken.facts().stream().noneMatch(RunFact.HoldBegan.class::isInstance));
@@ -149,12 +151,11 @@ final class InstrumentFiguresTest {
                 1,
                 RunResults.of(
                                 state,
-                                state.cell(id).orElseThrow(),
+                                Cells.of(state).cell(id).orElseThrow(),
                                 "R1",
                                 Optional.empty(),
                                 new Logs().log(),
-                                RunEnd.BROKEN,
-                                "",
+                                RunEnding.told(RunFact.RunEnd.BROKEN, ""),
                                 OptionalDouble.empty())
                         .facts()
                         .size());

@@ -9,15 +9,16 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.Journal;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.RunFact;
-import pentacell.core.fact.RunFact.RunEnd;
-import pentacell.core.fact.TestConditions;
-import pentacell.core.school.TestPolicy;
+import pentacell.core.cell.RunEnding;
+import pentacell.core.cell.RunFact;
+import pentacell.core.cell.TestConditions;
+import pentacell.core.school.SchoolFact;
+import pentacell.core.school.TestSchool;
 
 /// Capacities of the past by today's gains and standard conditions.
 final class RecorrectionTest {
@@ -39,16 +40,15 @@ final class RecorrectionTest {
                         "R1",
                         Optional.of(BAY),
                         log,
-                        RunEnd.DONE,
-                        "",
+                        RunEnding.DONE,
                         OptionalDouble.empty())
                 .facts()
                 .forEach(journal::log);
         return journal;
     }
 
-    private static Cell cell(Journal journal) {
-        return journal.state().cell(ID).orElseThrow();
+    private static CellRecord cell(Journal journal) {
+        return Cells.of(journal.state()).cell(ID).orElseThrow();
     }
 
     private static Optional<Recorrection.Change> change(Journal journal, SampleLog log) {
@@ -85,14 +85,14 @@ final class RecorrectionTest {
         SampleLog log = Logs.falling(1, 2.8, 4.2);
         Journal journal = measured(log);
         double before = cell(journal).milliampHours().orElseThrow();
-        journal.log(new Fact.TestChosen(TestPolicy.GENTLE));
+        journal.log(new SchoolFact.TestChosen(TestSchool.GENTLE));
         RunFact.CapacityCorrected gentle = change(journal, log).orElseThrow().fact();
         // 0.5 A to 2.8 V ends at 2.85 V open circuit: 1350 mAh on that line, of which the log has
         // 1300; no more than a twentieth is carried on
         assertEquals(1350, gentle.milliampHours(), 5);
         assertTrue(gentle.uncertaintyMilliampHours() > 0.01 * 1350, "carried on is in doubt");
         journal.log(gentle);
-        journal.log(new Fact.TestChosen(TestPolicy.BENCH_LOAD));
+        journal.log(new SchoolFact.TestChosen(TestSchool.BENCH_LOAD));
         journal.log(change(journal, log).orElseThrow().fact());
         assertEquals(before, cell(journal).milliampHours().orElseThrow(), 0.1);
     }

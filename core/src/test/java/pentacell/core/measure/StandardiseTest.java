@@ -8,9 +8,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.RunFact.Correction;
+import pentacell.core.cell.RunFact.Correction;
 import pentacell.core.measure.Standardise.Standardised;
-import pentacell.core.school.TestPolicy;
+import pentacell.core.school.TestSchool;
 
 /// Capacities carried over to standard conditions (1 A to 3.0 V from 4.2 V).
 final class StandardiseTest {
@@ -18,7 +18,7 @@ final class StandardiseTest {
         return Standardise.capacity(
                 log,
                 Analyse.log(log, AnalysisSettings.NONE.endingAt(endVolts)),
-                TestPolicy.BENCH_LOAD,
+                TestSchool.BENCH_LOAD,
                 Chemistry.NMC,
                 OptionalDouble.of(2000),
                 gain,

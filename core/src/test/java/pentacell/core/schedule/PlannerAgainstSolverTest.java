@@ -62,7 +62,7 @@ final class PlannerAgainstSolverTest {
                 IntStream.range(0, bays)
                         .mapToObj(bay -> new BayTime(bay(bay), NOW.plusMinutes(freeIn[bay])))
                         .toList();
-        TestPlan plan = Planner.plan(jobs, times, ALWAYS, NOW, new Planner.Shelf(1000, 7));
+        TestPlan plan = Planner.plan(jobs, times, ALWAYS, NOW, new Planner.HoldRoom(1000, 7));
         assertEquals(cells, plan.planned().size());
         long ends = Duration.between(NOW, plan.finish().orElseThrow()).toMinutes();
         long least = least(minutes, freeIn);

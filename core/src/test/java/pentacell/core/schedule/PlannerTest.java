@@ -22,14 +22,14 @@ import pentacell.core.bay.BenchHours.Span;
 import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.schedule.Planner.Shelf;
+import pentacell.core.schedule.Planner.HoldRoom;
 
 /// Plans for the bays.
 final class PlannerTest {
     private static final LocalDateTime NOW = LocalDateTime.of(2026, 11, 2, 9, 0);
     private static final BenchHours ALWAYS = BenchHours.everyDay(new Span(0, 24));
     private static final BenchHours DAY = BenchHours.everyDay(new Span(8, 22));
-    private static final Shelf SHELF = new Shelf(1000, 7);
+    private static final HoldRoom SHELF = new HoldRoom(1000, 7);
 
     private static List<BayTime> bays(int count) {
         return IntStream.rangeClosed(1, count).mapToObj(i -> new BayTime("A · " + i, NOW)).toList();
@@ -126,7 +126,7 @@ final class PlannerTest {
     @Test
     void aFullShelfAndABayThatFailsAreSeen() {
         List<Job> jobs = jobs(2, 4, 4, 4, 4);
-        TestPlan plan = Planner.plan(jobs, bays(2), ALWAYS, NOW, new Shelf(3, 7));
+        TestPlan plan = Planner.plan(jobs, bays(2), ALWAYS, NOW, new HoldRoom(3, 7));
         assertEquals(NOW.plusHours(8), plan.shelfFullAt().orElseThrow());
         assertEquals(8, hours(plan.finish()));
         assertEquals(16, hours(Planner.plan(jobs, bays(1), ALWAYS, NOW, SHELF).finish()));

@@ -18,17 +18,18 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.Journal;
 import pentacell.core.bay.Bay;
+import pentacell.core.bay.BenchFact;
 import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.RunFact;
-import pentacell.core.fact.RunFact.RunEnd;
-import pentacell.core.fact.TestConditions;
-import pentacell.core.intake.WaitingForTest;
-import pentacell.core.school.TestPolicy;
+import pentacell.core.cell.RunEnding;
+import pentacell.core.cell.RunFact;
+import pentacell.core.cell.TestConditions;
+import pentacell.core.school.SchoolFact;
+import pentacell.core.school.TestSchool;
+import pentacell.core.triage.WaitingForTest;
 
 /// What waits for the bays of a workshop.
 final class TestQueueTest {
@@ -49,7 +50,7 @@ final class TestQueueTest {
         for (int i = 1; i <= cells; i++)
             journal.cell("HB03-%02d".formatted(i), "Quill Q22", "T1-A%02d".formatted(i), 3.6);
         return journal.log(
-                new Fact.InstrumentAdded(
+                new BenchFact.InstrumentAdded(
                         new Instrument("Charger A", "127.0.0.1:1", bays("Charger A", 2, 1))));
     }
 
@@ -132,8 +133,7 @@ final class TestQueueTest {
                     new RunFact.RunEnded(
                             id,
                             "R" + i,
-                            RunEnd.DONE,
-                            "",
+                            RunEnding.DONE,
                             OptionalDouble.of(1.25 * usual.toSeconds())));
         }
         assertEquals(1.25, LearnedTimes.of(journal.state()).factor("Charger A"), 0.01);
@@ -164,7 +164,7 @@ final class TestQueueTest {
         Bay weak = bays("Charger B", 1, 0.3).get(0);
         TestQueue usual = TestQueue.of(journal.state());
         assertEquals(0.3, dischargeAmps(usual.programme(usual.waiting().get(0), weak)));
-        journal.log(new Fact.TestChosen(TestPolicy.RATING));
+        journal.log(new SchoolFact.TestChosen(TestSchool.RATING));
         TestQueue byRating = TestQueue.of(journal.state());
         Programme programme =
                 byRating.programme(byRating.waiting().get(0), bays("Charger A", 1, 1).get(0));
@@ -187,11 +187,11 @@ final class TestQueueTest {
     void aBaySetAsideIsLeftOutOfThePlanUntilItIsUsedAgain() {
         Journal journal = workshop(8);
         LocalDateTime usual = plan(journal, Set.of(), List.of()).finish().orElseThrow();
-        journal.log(new Fact.BayUseSet("Charger A · 2", Fact.BayUse.ASIDE));
+        journal.log(new BenchFact.BayUseSet("Charger A · 2", BenchFact.BayUse.ASIDE));
         TestPlan without = plan(journal, Set.of(), List.of());
         assertTrue(without.nextFor("Charger A · 2").isEmpty());
         assertTrue(without.finish().orElseThrow().isAfter(usual));
-        journal.log(new Fact.BayUseSet("Charger A · 2", Fact.BayUse.IN_USE));
+        journal.log(new BenchFact.BayUseSet("Charger A · 2", BenchFact.BayUse.IN_USE));
         assertEquals(usual, plan(journal, Set.of(), List.of()).finish().orElseThrow());
     }
 

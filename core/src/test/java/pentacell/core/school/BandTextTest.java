@@ -14,7 +14,7 @@ final class BandTextTest {
     @ParameterizedTest
     @EnumSource(Chemistry.class)
     void everySchoolIsReadBackAsItIsWritten(Chemistry chemistry) {
-        for (BandPolicy policy : BandPolicy.shipped(chemistry)) {
+        for (BandSchool policy : BandSchool.shipped(chemistry)) {
             BandText read = BandText.read("own", chemistry, BandText.of(policy));
             assertEquals(Optional.of(policy.copy("own")), read.policy(), BandText.of(policy));
         }
@@ -42,7 +42,7 @@ final class BandTextTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "usual school"})
     void aCopyNeedsANameOfItsOwn(String name) {
-        String line = BandText.of(BandPolicy.USUAL_NMC);
+        String line = BandText.of(BandSchool.USUAL_NMC);
         assertTrue(BandText.read(name, Chemistry.NMC, line).problem().isPresent());
     }
 }

@@ -16,15 +16,17 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.Journal;
 import pentacell.core.cell.Blemish;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Place;
 import pentacell.core.cell.PrepWork;
 import pentacell.core.donor.Donor;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.donor.DonorFact;
 import pentacell.core.grade.JudgedStock;
+import pentacell.core.journal.Fact;
+import pentacell.core.state.WorkshopState;
 
 final class ShelfTest {
 
@@ -88,7 +90,7 @@ final class ShelfTest {
                     3.7);
         for (int round = 0; round < 60; round++) {
             WorkshopState state = journal.state();
-            List<CellId> ids = new ArrayList<>(state.cells().keySet());
+            List<CellId> ids = new ArrayList<>(Cells.of(state).all().keySet());
             int from = random.nextInt(ids.size());
             int to = Math.min(ids.size(), from + 1 + random.nextInt(3));
             Place place =
@@ -98,8 +100,8 @@ final class ShelfTest {
             Shelf.move(state, ids.subList(from, to), place)
                     .ifPresent(moves -> journal.log(moves.toArray(Fact[]::new)));
             Set<Place> places = new HashSet<>();
-            journal.state()
-                    .cells()
+            Cells.of(journal.state())
+                    .all()
                     .values()
                     .forEach(cell ->
                             assertTrue(
@@ -155,7 +157,8 @@ final class ShelfTest {
         assertEquals(90, box.grams(), 4);
         journal.log(new CellFact.HandedOver(new CellId("C01-01"), "town depot"));
         assertEquals(List.of("A01-02"), ids(RecycleBox.of(journal.state())));
-        assertTrue(journal.state().cellAt(new Place("T2", 1, 1)).isEmpty(), "its place is free");
+        assertTrue(
+                Cells.of(journal.state()).at(new Place("T2", 1, 1)).isEmpty(), "its place is free");
     }
 
     private static List<String> ids(RecycleBox box) {
@@ -175,7 +178,7 @@ final class ShelfTest {
                 .model("Quill Q22", Chemistry.NMC, 2100)
                 .tray("T1", 2, 4)
                 .tray("T2", 2, 3)
-                .log(new Fact.DonorAdded(Donor.of("A01", "", "", "")))
+                .log(new DonorFact.DonorAdded(Donor.of("A01", "", "", "")))
                 .cell("A01-01", "Quill Q22", "T1-A01", 3.7)
                 .cell("A01-02", "Quill Q22", "T1-A02", 3.7)
                 .cell("A01-03", "Quill Q22", "T1-A03", 3.7)

@@ -21,7 +21,7 @@ public final class CautionStrip extends VBox {
     public CautionStrip(Desk desk, Caution... cautions) {
         this.desk = desk;
         getStyleClass().add("cautions");
-        desk.cautionsSeenProperty().subscribe(seen -> arrange());
+        desk.notices().cautionsSeenProperty().subscribe(seen -> arrange());
         show(List.of(cautions));
     }
 
@@ -32,7 +32,7 @@ public final class CautionStrip extends VBox {
     }
 
     private void arrange() {
-        Set<Caution> seen = desk.cautionsSeenProperty().get();
+        Set<Caution> seen = desk.notices().cautionsSeenProperty().get();
         getChildren()
                 .setAll(
                         wanted.stream()
@@ -57,7 +57,7 @@ public final class CautionStrip extends VBox {
         seen.setId("seen-" + caution.name().toLowerCase(java.util.Locale.ROOT));
         seen.getStyleClass().addAll("quiet", "small");
         seen.setMinWidth(Region.USE_PREF_SIZE);
-        seen.setOnAction(pressed -> desk.cautionSeen(caution));
+        seen.setOnAction(pressed -> desk.notices().cautionSeen(caution));
         HBox line = new HBox(mark, words, seen);
         line.getStyleClass()
                 .addAll("caution-line", danger ? "caution-line-danger" : "caution-line-notice");

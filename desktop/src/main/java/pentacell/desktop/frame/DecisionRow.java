@@ -13,19 +13,19 @@ import pentacell.desktop.kit.EnumWords;
 
 /// *Decide otherwise*: a choice, the reason for it, a button. Nothing is decided without a reason,
 /// except to go by the figures again.
-final class DecisionRow<T> extends VBox {
+public final class DecisionRow<T> extends VBox {
     private final ComboBox<T> choice = new ComboBox<>();
     private final TextField reason = new TextField();
 
     /// Logs a decision.
-    interface Log<T> {
+    public interface Log<T> {
         void decide(T choice, String reason, Runnable onLogged);
     }
 
     /// @param id `decision` for a cell's; its parts are called after it
     /// @param first what is proposed
     /// @param back the choice that takes a decision back and needs no reason
-    DecisionRow(
+    public DecisionRow(
             String id, List<T> choices, T first, T back, Function<T, String> words, Log<T> log) {
         choice.setId(id);
         choice.getItems().setAll(choices);

@@ -5,17 +5,18 @@ import javafx.scene.layout.GridPane;
 import pentacell.core.unit.Quantity;
 
 /// The figures of a card: caption, number, unit, one below the other.
-final class Figures extends GridPane {
-    Figures() {
+public final class Figures extends GridPane {
+    public Figures() {
         getStyleClass().add("figures");
     }
 
-    void clear() {
+    /// Takes all figures out.
+    public void clear() {
         getChildren().clear();
     }
 
     /// @param value a dash stands for one that is not finite
-    void add(String caption, Quantity quantity, double value) {
+    public void add(String caption, Quantity quantity, double value) {
         Label name = new Label(caption);
         name.getStyleClass().add("caption");
         Label number = new Label(quantity.number(value));

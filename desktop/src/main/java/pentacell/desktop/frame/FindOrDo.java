@@ -1,44 +1,34 @@
 package pentacell.desktop.frame;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.Supplier;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import pentacell.core.cell.CellId;
-import pentacell.core.cell.Place;
-import pentacell.core.donor.Donor;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
 
-/// The list under *Find or do*: cells, donors and commands that fit what is typed; Enter takes the
-/// marked one.
+/// The list under *Find or do*: commands and things that fit what is typed; Enter takes the marked
+/// one.
 final class FindOrDo {
     private static final int MOST = 12;
     private static final double EM = 13;
 
     private final TextField field;
     private final ListView<Found> list = new ListView<>();
-    private final Desk desk;
-    private final Supplier<List<Found>> commands;
+    private final Search search;
 
-    /// Something that can be found or done.
-    record Found(String words, Runnable action) {
-        @Override
-        public String toString() {
-            return words;
-        }
+    /// Looks for commands and things.
+    interface Search {
+        /// @param wanted in lower case, not empty
+        /// @param most how many are shown at most
+        List<Found> find(String wanted, int most);
     }
 
-    FindOrDo(TextField field, Desk desk, Supplier<List<Found>> commands) {
+    FindOrDo(TextField field, Search search) {
         this.field = field;
-        this.desk = desk;
-        this.commands = commands;
+        this.search = search;
         list.setId("found");
         list.getStyleClass().add("found");
         // laid over the frame by hand, so that the caret stays where the typing goes
@@ -102,32 +92,12 @@ final class FindOrDo {
     }
 
     private List<Found> matches(String wanted) {
-        List<Found> found = new ArrayList<>();
-        for (Found command : commands.get())
-            if (command.words().toLowerCase(Locale.ROOT).contains(wanted)) found.add(command);
-        WorkshopState state = desk.state();
-        for (Donor donor : state.donors().values())
-            if ((donor.code() + " " + donor.kind()).toLowerCase(Locale.ROOT).contains(wanted))
-                found.add(
-                        new Found(
-                                donor.code() + "  " + donor.kind(),
-                                () -> {
-                                    desk.goTo(1);
-                                    desk.selectDonor(donor.code());
-                                }));
-        for (Cell cell : state.cells().values()) {
-            if (found.size() >= MOST) break;
-            CellId id = cell.id();
-            if (id.text().toLowerCase(Locale.ROOT).contains(wanted))
-                found.add(
-                        new Found(
-                                id
-                                        + cell.place()
-                                                .map(Place::toString)
-                                                .map(place -> "  in " + place)
-                                                .orElse(""),
-                                () -> desk.find(id)));
-        }
+        List<Found> found = search.find(wanted, MOST);
         return found.subList(0, Math.min(MOST, found.size()));
+    }
+
+    /// Whether words fit what is typed.
+    static boolean fits(String words, String wanted) {
+        return words.toLowerCase(Locale.ROOT).contains(wanted);
     }
 }

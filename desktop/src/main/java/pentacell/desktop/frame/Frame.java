@@ -3,12 +3,16 @@ package pentacell.desktop.frame;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
+import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
@@ -18,60 +22,47 @@ import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.Opening;
 
 /// The window's content: path on the left, top bar and due line above, the station in the middle,
-/// the card on the right.
+/// the card of what is selected on the right. It walks over the list of stations and names none.
 public final class Frame {
-    /// Intake: where most of the typing is done.
-    private static final int FIRST_SHOWN = 2;
-
     private final Desk desk;
     private final List<Station> stations;
     private final FileAsk files;
-    private final Consumer<Path> importCells;
     private final Clock clock;
     private final BorderPane root = new BorderPane();
     private final PathBar path;
     private final TopBar top;
-    private final CardView card;
-    private final DonorCard donorCard;
+
+    /// Gathered once: it is asked with every key that is pressed.
+    private final Map<KeyCombination, Runnable> onKeys;
+
     private final StackPane cards = new StackPane();
+    private final Label noCard =
+            new Label(
+                    "Select a cell to see its verdict, its reasons and every reading ever logged of it.");
     private final Scene scene;
     private Theme theme;
     private int scale;
     private boolean cardIsShown = true;
 
-    /// @param importCells shows a table of cells before it is taken in, at the station that does
-    public Frame(
-            Desk desk,
-            List<Station> stations,
-            FileAsk files,
-            Consumer<Path> importCells,
-            Clock clock) {
+    public Frame(Desk desk, List<Station> stations, FileAsk files, Clock clock) {
         this.desk = desk;
         this.stations = List.copyOf(stations);
         this.files = files;
-        this.importCells = importCells;
         this.clock = clock;
         theme =
                 desk.settings().get("theme").filter(Theme.SHED.name()::equals).isPresent()
                         ? Theme.SHED
                         : Theme.PAPER;
         scale = Theme.rounded(desk.settings().get("scale").orElse("100"));
-        desk.onGoTo(this::goTo);
+        onKeys = keyedCommands();
         path = new PathBar(this.stations, this::go);
-        top = new TopBar(desk, new BarActions());
-        card = new CardView(desk);
-        donorCard = new DonorCard(desk);
+        top = new TopBar(desk, new BarActions(), menuCommands());
         root.getStyleClass().add("frame");
         root.setLeft(path);
-        root.setTop(new VBox(top, new DueLine(desk, this::goTo)));
+        root.setTop(new VBox(top, new DueLine(desk, this.stations, this::go)));
         root.setRight(cards);
-        cards.getChildren().setAll(card, donorCard);
-        desk.selectedDonorProperty()
-                .subscribe(donor -> {
-                    card.setVisible(donor.isEmpty());
-                    donorCard.setVisible(donor.isPresent());
-                });
-        FindOrDo find = new FindOrDo(top.find(), desk, this::commands);
+        arrangeCards();
+        FindOrDo find = new FindOrDo(top.find(), this::found);
         scene = new Scene(new StackPane(root, find.overlay()), 1280, 800);
         theme.applyTo(scene);
         Theme.scale(scene, scale);
@@ -79,7 +70,7 @@ public final class Frame {
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
         go(
                 this.stations.stream()
-                        .filter(station -> station.number() == FIRST_SHOWN)
+                        .filter(Station::isFirst)
                         .findFirst()
                         .orElse(this.stations.get(0)));
     }
@@ -96,33 +87,43 @@ public final class Frame {
         station.enter();
     }
 
-    private void goTo(int number) {
-        stations.stream()
-                .filter(station -> station.number() == number)
-                .findFirst()
-                .ifPresent(this::go);
-    }
-
     /// Dresses the window in a theme.
     public void dress(Theme dress) {
         theme = dress;
         theme.applyTo(scene);
     }
 
+    private void arrangeCards() {
+        cards.setId("card");
+        noCard.setWrapText(true);
+        noCard.getStyleClass().add("empty");
+        VBox empty = new VBox(noCard);
+        empty.getStyleClass().add("card");
+        List<Card> all = stations.stream().flatMap(each -> each.card().stream()).toList();
+        cards.getChildren().add(empty);
+        all.forEach(card -> cards.getChildren().add(card.node()));
+        desk.selection()
+                .thingProperty()
+                .subscribe(thing -> {
+                    Node shown =
+                            all.stream()
+                                    .filter(card -> thing.filter(card.shows()).isPresent())
+                                    .map(Card::node)
+                                    .findFirst()
+                                    .orElse(empty);
+                    for (Node each : cards.getChildren()) each.setVisible(each.equals(shown));
+                });
+    }
+
     private void onKey(KeyEvent key) {
-        if (key.getCode() == KeyCode.F3) {
-            desk.selectedCell()
-                    .ifPresentOrElse(
-                            cell -> {
-                                goTo(2);
-                                desk.find(cell.id());
-                            },
-                            () -> desk.say("Select a cell first, then F3 shows where it lies."));
+        if (key.getCode() == KeyCode.F4) {
+            toggleCard();
             key.consume();
             return;
         }
-        if (key.getCode() == KeyCode.F4) {
-            toggleCard();
+        Optional<Runnable> command = commandOn(key);
+        if (command.isPresent()) {
+            command.get().run();
             key.consume();
             return;
         }
@@ -135,16 +136,36 @@ public final class Frame {
             case Z -> {
                 // a half-typed line has an undo of its own
                 if (isTyping) return;
-                if (key.isShiftDown()) desk.redo();
-                else desk.undo();
+                if (key.isShiftDown()) desk.ledger().redo();
+                else desk.ledger().undo();
             }
-            case Y -> desk.redo();
+            case Y -> desk.ledger().redo();
             case PLUS, EQUALS, ADD -> rescale(1);
             case MINUS, SUBTRACT -> rescale(-1);
             case DIGIT0, NUMPAD0 -> rescale(0);
             default -> taken = goByDigit(key);
         }
         if (taken) key.consume();
+    }
+
+    private Map<KeyCombination, Runnable> keyedCommands() {
+        Map<KeyCombination, Runnable> keyed = new LinkedHashMap<>();
+        for (Station station : stations)
+            for (Command command : station.commands())
+                command.keys().ifPresent(keys -> keyed.put(keys, () -> run(station, command)));
+        return keyed;
+    }
+
+    private Optional<Runnable> commandOn(KeyEvent key) {
+        return onKeys.entrySet().stream()
+                .filter(each -> each.getKey().match(key))
+                .map(Map.Entry::getValue)
+                .findFirst();
+    }
+
+    private void run(Station station, Command command) {
+        go(station);
+        command.action().run();
     }
 
     private boolean goByDigit(KeyEvent key) {
@@ -170,45 +191,68 @@ public final class Frame {
         root.setRight(cardIsShown ? cards : null);
     }
 
-    private List<FindOrDo.Found> commands() {
-        List<FindOrDo.Found> commands = new ArrayList<>();
-        for (Station station : stations)
-            commands.add(new FindOrDo.Found("Go to " + station.name(), () -> go(station)));
+    private List<TopBar.Item> menuCommands() {
+        List<TopBar.Item> items = new ArrayList<>();
         for (Station station : stations)
             for (Command command : station.commands())
-                commands.add(
-                        new FindOrDo.Found(
-                                command.words(),
-                                () -> {
-                                    go(station);
-                                    command.action().run();
-                                }));
-        commands.add(new FindOrDo.Found("Show all cautions again", desk::showAllCautions));
+                if (command.inMenu() == Command.InMenu.YES)
+                    items.add(new TopBar.Item(command, () -> run(station, command)));
+        return items;
+    }
+
+    private List<Found> found(String wanted, int most) {
+        List<Found> found = new ArrayList<>();
+        for (Station station : stations)
+            found.add(here("Go to " + station.name(), () -> go(station)));
+        for (Station station : stations)
+            for (Command command : station.commands())
+                found.add(here(command.words(), () -> run(station, command)));
         BarActions actions = new BarActions();
-        commands.add(new FindOrDo.Found("Import cells from CSV", actions::importCells));
-        commands.add(new FindOrDo.Found("New workshop", actions::newWorkshop));
-        commands.add(new FindOrDo.Found("Open workshop", actions::openWorkshop));
-        commands.add(new FindOrDo.Found("Undo", desk::undo));
-        commands.add(new FindOrDo.Found("Redo", desk::redo));
-        commands.add(new FindOrDo.Found("Light or dark", actions::changeTheme));
-        return commands;
+        found.add(here("Show all cautions again", desk.notices()::showAllCautions));
+        found.add(here("New workshop", actions::newWorkshop));
+        found.add(here("Open workshop", actions::openWorkshop));
+        found.add(here("Undo", desk.ledger()::undo));
+        found.add(here("Redo", desk.ledger()::redo));
+        found.add(here("Light or dark", actions::changeTheme));
+        found.removeIf(each -> !FindOrDo.fits(each.words(), wanted));
+        for (Station station : stations)
+            for (Found thing : station.find(wanted, most))
+                found.add(
+                        switch (thing.where()) {
+                            case ANYWHERE -> thing;
+                            case AT_STATION ->
+                                    here(
+                                            thing.words(),
+                                            () -> {
+                                                go(station);
+                                                thing.action().run();
+                                            });
+                        });
+        return found;
+    }
+
+    private static Found here(String words, Runnable action) {
+        return new Found(words, Found.Where.ANYWHERE, action);
     }
 
     /// Opens a workshop file in the place of the one on the desk; says why when it cannot.
     public void open(Path file) {
-        desk.say("Opening " + file.getFileName() + " …");
-        desk.compute(
-                () -> Logbook.open(file, clock),
-                opening -> {
-                    switch (opening) {
-                        case Opening.Opened opened -> {
-                            desk.put(opened.logbook());
-                            desk.settings().put("last-workshop", file.toString());
-                            desk.say("");
-                        }
-                        case Opening.Refused refused -> desk.say(refused.message());
-                    }
-                });
+        desk.notices().say("Opening " + file.getFileName() + " …");
+        desk.work()
+                .lane("opening")
+                .runAcrossWorkshops(
+                        () -> Logbook.open(file, clock, desk.ledger().chapters()),
+                        opening -> {
+                            switch (opening) {
+                                case Opening.Opened opened -> {
+                                    desk.put(opened.logbook());
+                                    desk.settings().put("last-workshop", file.toString());
+                                    desk.notices().say("");
+                                }
+                                case Opening.Refused refused ->
+                                        desk.notices().say(refused.message());
+                            }
+                        });
     }
 
     private final class BarActions implements TopBar.Actions {
@@ -220,15 +264,6 @@ public final class Frame {
         @Override
         public void openWorkshop() {
             files.which("Open workshop", "Workshops", "*.pentacell").ifPresent(Frame.this::open);
-        }
-
-        @Override
-        public void importCells() {
-            files.which("Import cells", "Tables of cells", "*.csv")
-                    .ifPresent(file -> {
-                        goTo(2);
-                        importCells.accept(file);
-                    });
         }
 
         @Override

@@ -57,6 +57,12 @@ public final class QuickBar extends VBox {
         field.requestFocus();
     }
 
+    /// Writes into the line without logging it.
+    public void type(String text) {
+        field.setText(text);
+        field.end();
+    }
+
     private void onKey(KeyEvent key) {
         if (key.getCode() != KeyCode.UP && key.getCode() != KeyCode.DOWN) return;
         recalled = Math.clamp(recalled + (key.getCode() == KeyCode.UP ? -1 : 1), 0, history.size());
@@ -102,7 +108,7 @@ public final class QuickBar extends VBox {
         if (typed.isBlank()) return;
         Reading reading = source.read(typed);
         if (reading.state() == State.INCOMPLETE) {
-            if (!reading.missing().isEmpty()) desk.say(reading.missing());
+            if (!reading.missing().isEmpty()) desk.notices().say(reading.missing());
             return;
         }
         history.remove(typed);

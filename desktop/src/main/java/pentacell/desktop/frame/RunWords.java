@@ -1,20 +1,27 @@
 package pentacell.desktop.frame;
 
 import java.util.stream.Collectors;
-import pentacell.core.fact.RunFact;
+import pentacell.core.cell.RunFact;
+import pentacell.core.judgement.Reason;
 import pentacell.core.unit.Quantity;
 
 /// What a test by instrument added to a life line, in words.
-final class RunWords {
+public final class RunWords {
     private RunWords() {}
 
-    static String of(RunFact fact) {
+    /// What was odd in a curve: by rule and figures, or as an older file has it.
+    public static String sentence(RunFact.CurveOdd odd) {
+        return odd.reason().map(Reason::sentence).or(odd::sentence).orElse("");
+    }
+
+    /// A fact of a run in words.
+    public static String of(RunFact fact) {
         return switch (fact) {
             case RunFact.RunStarted started -> "test in " + started.bay();
             case RunFact.RunEnded ended ->
                     "test "
                             + ended.end().words()
-                            + (ended.words().isBlank() ? "" : ": " + ended.words());
+                            + (ended.ending().why().isBlank() ? "" : ": " + ended.ending().why());
             case RunFact.CapacityCorrected corrected ->
                     "%s ± %s at standard conditions (%s)"
                             .formatted(
@@ -30,7 +37,7 @@ final class RunWords {
                             .formatted(
                                     Quantity.TEMPERATURE_RISE.text(heat.riseKelvin()),
                                     Quantity.CURRENT.text(heat.amps()));
-            case RunFact.CurveOdd odd -> odd.sentence();
+            case RunFact.CurveOdd odd -> sentence(odd);
             case RunFact.HoldBegan hold -> "on the hold shelf for %d days".formatted(hold.days());
             case RunFact.ReferenceChosen chosen ->
                     chosen.reference() == RunFact.Reference.YES

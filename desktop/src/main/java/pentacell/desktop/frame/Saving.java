@@ -23,21 +23,23 @@ public final class Saving {
             Runnable onSaved) {
         Optional<Path> file = files.whereTo(title, proposed);
         if (file.isEmpty()) return;
-        desk.compute(
-                () -> {
-                    try {
-                        SafeCsv.writeBytes(file.get(), content.call());
-                        return Optional.<String>empty();
-                    } catch (IOException failure) {
-                        return Optional.of(
-                                "Could not write %s: %s. Choose another folder, or free some room."
-                                        .formatted(file.get(), failure.getMessage()));
-                    }
-                },
-                problem -> {
-                    desk.say(problem.orElse("Written to " + file.get() + "."));
-                    if (problem.isEmpty()) onSaved.run();
-                });
+        desk.work()
+                .lane("files")
+                .run(
+                        () -> {
+                            try {
+                                SafeCsv.writeBytes(file.get(), content.call());
+                                return Optional.<String>empty();
+                            } catch (IOException failure) {
+                                return Optional.of(
+                                        "Could not write %s: %s. Choose another folder, or free some room."
+                                                .formatted(file.get(), failure.getMessage()));
+                            }
+                        },
+                        problem -> {
+                            desk.notices().say(problem.orElse("Written to " + file.get() + "."));
+                            if (problem.isEmpty()) onSaved.run();
+                        });
     }
 
     /// Saves a text.

@@ -5,7 +5,8 @@ import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 
-/// A station of the work, as the frame shows it.
+/// A station of the work: everything the frame knows of it. A new one is a class that implements
+/// this and a line in the list of stations.
 public interface Station {
     /// Its place in the order of the work, 1 to 9; Ctrl with this digit goes there.
     int number();
@@ -20,13 +21,51 @@ public interface Station {
     ObservableValue<Number> waiting();
 
     /// What stands along the bottom while it is shown.
-    Optional<Node> bottom();
+    default Optional<Node> bottom() {
+        return Optional.empty();
+    }
 
     /// Puts the caret where the work goes on.
     void enter();
 
-    /// What can be done here from anywhere, through *Find or do*.
+    /// Names of its panes in the order of their tabs; empty when it has but one.
+    default List<String> panes() {
+        return List.of();
+    }
+
+    /// Shows one of its panes.
+    default void showPane(String name) {}
+
+    /// What can be done here from anywhere, through *Find or do*, a key or the workshop's menu.
     default List<Command> commands() {
         return List.of();
+    }
+
+    /// What is due here, most pressing first.
+    default List<Due> due() {
+        return List.of();
+    }
+
+    /// Things of this station that fit what is typed into *Find or do*.
+    ///
+    /// @param wanted in lower case, not empty
+    /// @param most how many are shown at most
+    default List<Found> find(String wanted, int most) {
+        return List.of();
+    }
+
+    /// How the things of this station are shown when they are selected.
+    default Optional<Card> card() {
+        return Optional.empty();
+    }
+
+    /// The pictures taken of it for the handbook.
+    default List<Shot> shots() {
+        return List.of();
+    }
+
+    /// Whether the program begins here.
+    default boolean isFirst() {
+        return false;
     }
 }

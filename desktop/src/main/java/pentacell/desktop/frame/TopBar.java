@@ -1,5 +1,6 @@
 package pentacell.desktop.frame;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Side;
@@ -15,7 +16,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
-import pentacell.core.fact.Step;
+import pentacell.core.journal.Step;
 
 /// The bar along the top: the workshop file, find or do, undo and redo with what they would do,
 /// theme.
@@ -31,25 +32,31 @@ final class TopBar extends HBox {
 
         void openWorkshop();
 
-        void importCells();
-
         void changeTheme();
 
         void toggleCard();
     }
 
-    TopBar(Desk desk, Actions actions) {
+    /// A station's command in the workshop's menu.
+    ///
+    /// @param action goes to the station and does it
+    record Item(Command command, Runnable action) {}
+
+    TopBar(Desk desk, Actions actions, List<Item> more) {
         getStyleClass().add("top-bar");
         file.textProperty()
-                .bind(desk.fileNameProperty().map(name -> name.replaceFirst("\\.pentacell$", "")));
+                .bind(
+                        desk.ledger()
+                                .fileNameProperty()
+                                .map(name -> name.replaceFirst("\\.pentacell$", "")));
         file.setId("workshop-menu");
         file.setPopupSide(Side.BOTTOM);
         file.getItems()
                 .addAll(
                         item("New workshop…", "Shortcut+N", actions::newWorkshop),
                         item("Open workshop…", "Shortcut+O", actions::openWorkshop),
-                        new SeparatorMenuItem(),
-                        item("Import cells from CSV…", "Shortcut+I", actions::importCells));
+                        new SeparatorMenuItem());
+        for (Item each : more) file.getItems().add(item(each));
         find.setId("find-or-do");
         find.setPromptText("Find or do  (Ctrl+K)");
         find.setAccessibleText("Find a cell or do a command");
@@ -65,14 +72,14 @@ final class TopBar extends HBox {
                                 "undo",
                                 "Undo",
                                 Feather.CORNER_UP_LEFT,
-                                desk.undoStepProperty(),
-                                desk::undo),
+                                desk.ledger().undoStepProperty(),
+                                desk.ledger()::undo),
                         stepButton(
                                 "redo",
                                 "Redo",
                                 Feather.CORNER_UP_RIGHT,
-                                desk.redoStepProperty(),
-                                desk::redo),
+                                desk.ledger().redoStepProperty(),
+                                desk.ledger()::redo),
                         iconButton("theme", "Light or dark", Feather.MOON, actions::changeTheme),
                         iconButton(
                                 "card-toggle", "Card (F4)", Feather.SIDEBAR, actions::toggleCard));
@@ -86,6 +93,14 @@ final class TopBar extends HBox {
         MenuItem item = new MenuItem(words);
         item.setAccelerator(KeyCombination.valueOf(keys));
         item.setOnAction(pressed -> action.run());
+        return item;
+    }
+
+    private static MenuItem item(Item of) {
+        MenuItem item = new MenuItem(of.command().words() + "…");
+        // the frame hears the keys; here they are only shown
+        of.command().keys().ifPresent(item::setAccelerator);
+        item.setOnAction(pressed -> of.action().run());
         return item;
     }
 

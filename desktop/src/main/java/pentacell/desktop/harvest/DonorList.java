@@ -12,7 +12,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.DonorRecord;
+import pentacell.core.donor.DonorRecord;
+import pentacell.core.donor.Donors;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.WhenShown;
@@ -35,16 +36,17 @@ final class DonorList extends ListView<DonorRecord> {
         getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(chosen -> {
-                    if (!arranging && chosen != null) desk.selectDonor(chosen.donor().code());
+                    if (!arranging && chosen != null)
+                        desk.selection().selectDonor(chosen.donor().code());
                 });
-        WhenShown.run(this, desk.stateProperty(), this::arrange);
-        desk.selectedDonorProperty().subscribe(code -> mark());
+        WhenShown.run(this, desk.ledger().stateProperty(), this::arrange);
+        desk.selection().donorProperty().subscribe(code -> mark());
     }
 
     private void arrange() {
         arranging = true;
         List<DonorRecord> donors =
-                desk.state().donorRecords().values().stream()
+                Donors.of(desk.ledger().state()).records().values().stream()
                         .sorted(
                                 Comparator.comparingInt((DonorRecord each) ->
                                                 model.stage(each).waits() ? 0 : 1)

@@ -4,12 +4,12 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.donor.Arrangement;
-import pentacell.core.fact.DonorFact.DonorWay;
-import pentacell.core.fact.DonorRecord;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.donor.DonorFact.DonorWay;
+import pentacell.core.donor.DonorRecord;
+import pentacell.core.donor.Donors;
 import pentacell.core.harvest.Advice;
 import pentacell.core.harvest.Diagnose;
 import pentacell.core.harvest.Diagnosis;
@@ -17,6 +17,9 @@ import pentacell.core.harvest.PackReadings;
 import pentacell.core.harvest.Repair;
 import pentacell.core.harvest.RepairPlan;
 import pentacell.core.harvest.Teardown;
+import pentacell.core.journal.Fact;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
 
 /// What Harvest shows of a donor, read off the workshop.
@@ -26,7 +29,8 @@ final class HarvestModel {
 
     HarvestModel(Desk desk) {
         this.desk = desk;
-        desk.selectedDonorProperty()
+        desk.selection()
+                .donorProperty()
                 .subscribe(code -> {
                     if (code.isPresent()) inHand = code;
                 });
@@ -60,19 +64,23 @@ final class HarvestModel {
     }
 
     Optional<DonorRecord> donor() {
-        return inHand.flatMap(desk.state()::donorRecord);
+        return inHand.flatMap(Donors.of(desk.ledger().state())::record);
     }
 
     Chemistry chemistry(DonorRecord record) {
-        return record.donor().chemistry(desk.state().modelOf(record.donor())).orElse(Chemistry.NMC);
+        return record.donor()
+                .chemistry(Catalogue.of(desk.ledger().state()).model(record.donor().cellModel()))
+                .orElse(Chemistry.NMC);
     }
 
     Optional<PackReadings> readings(DonorRecord record) {
-        return PackReadings.of(record, desk.state().modelOf(record.donor()));
+        return PackReadings.of(
+                record, Catalogue.of(desk.ledger().state()).model(record.donor().cellModel()));
     }
 
     Optional<Diagnosis> diagnosis(DonorRecord record) {
-        return readings(record).map(readings -> Diagnose.pack(readings, desk.state().schools()));
+        return readings(record)
+                .map(readings -> Diagnose.pack(readings, Schools.of(desk.ledger().state())));
     }
 
     /// How its low groups are brought up; none where repair is not advised or not wanted.
@@ -85,22 +93,26 @@ final class HarvestModel {
         return Repair.plans(
                 readings.get(),
                 diagnosis.get(),
-                record.donor().groupAmpHours(desk.state().modelOf(record.donor())),
+                record.donor()
+                        .groupAmpHours(
+                                Catalogue.of(desk.ledger().state())
+                                        .model(record.donor().cellModel())),
                 record.donor().arrangement().map(Arrangement::parallel).orElse(1),
-                desk.state().schools());
+                Schools.of(desk.ledger().state()));
     }
 
     Repair.Hold hold(DonorRecord.Charge charge) {
-        return Repair.hold(charge, desk.state().schools().repair(), desk.now()).verdict();
+        return Repair.hold(charge, Schools.of(desk.ledger().state()).repair(), desk.now())
+                .verdict();
     }
 
     Instant dueAt(DonorRecord.Charge charge) {
-        return Repair.dueAt(charge, desk.state().schools().repair());
+        return Repair.dueAt(charge, Schools.of(desk.ledger().state()).repair());
     }
 
     Stage stage(DonorRecord record) {
-        WorkshopState state = desk.state();
-        boolean hasCells = !desk.judged().ofDonor(record.donor().code()).isEmpty();
+        WorkshopState state = desk.ledger().state();
+        boolean hasCells = !desk.ledger().judged().ofDonor(record.donor().code()).isEmpty();
         if (hasCells) return Stage.OPENED;
         if (record.decision().isPresent())
             switch (record.decision().get().way()) {
@@ -130,8 +142,8 @@ final class HarvestModel {
             }
         }
         Optional<Advice> advice =
-                PackReadings.of(record, state.modelOf(record.donor()))
-                        .map(readings -> Diagnose.pack(readings, state.schools()).advice());
+                PackReadings.of(record, Catalogue.of(state).model(record.donor().cellModel()))
+                        .map(readings -> Diagnose.pack(readings, Schools.of(state)).advice());
         if (advice.isEmpty()) return Stage.TO_READ;
         return switch (advice.get()) {
             case USE -> Stage.IN_USE;
@@ -143,7 +155,7 @@ final class HarvestModel {
     }
 
     int cellsLeft(DonorRecord record) {
-        return Teardown.cellsLeft(desk.state(), record.donor());
+        return Teardown.cellsLeft(desk.ledger().state(), record.donor());
     }
 
     /// Facts together with how they are called.
@@ -152,6 +164,6 @@ final class HarvestModel {
     }
 
     void log(String words, List<? extends Fact> facts, Runnable onLogged) {
-        desk.log(words, new ArrayList<>(facts), onLogged);
+        desk.ledger().log(words, new ArrayList<>(facts), onLogged);
     }
 }

@@ -2,7 +2,7 @@ package pentacell.desktop.harvest;
 
 import java.util.List;
 import java.util.Optional;
-import pentacell.core.fact.DonorFact;
+import pentacell.core.donor.DonorFact;
 import pentacell.core.harvest.HarvestLine;
 import pentacell.core.harvest.HarvestLine.Token;
 import pentacell.core.unit.Quantity;
@@ -21,13 +21,13 @@ final class HarvestQuick implements QuickSource {
 
     private HarvestLine line(String text) {
         return HarvestLine.read(
-                text, desk.state(), model.donor().map(record -> record.donor().code()));
+                text, desk.ledger().state(), model.donor().map(record -> record.donor().code()));
     }
 
     @Override
     public void onChange(Runnable changed) {
-        desk.selectedDonorProperty().subscribe(code -> changed.run());
-        desk.stateProperty().subscribe(state -> changed.run());
+        desk.selection().donorProperty().subscribe(code -> changed.run());
+        desk.ledger().stateProperty().subscribe(state -> changed.run());
     }
 
     @Override
@@ -79,11 +79,11 @@ final class HarvestQuick implements QuickSource {
         HarvestLine line = line(text);
         Optional<String> code = line.donor().map(record -> record.donor().code());
         List<DonorFact> facts = line.facts();
-        code.ifPresent(desk::selectDonor);
+        code.ifPresent(desk.selection()::selectDonor);
         if (facts.isEmpty()) {
             onLogged.run();
             return;
         }
-        desk.log("Read " + code.orElse(""), facts, onLogged, onFailed);
+        desk.ledger().log("Read " + code.orElse(""), facts, onLogged, onFailed);
     }
 }

@@ -3,6 +3,7 @@ package pentacell.desktop.harvest;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -19,15 +20,23 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import pentacell.core.fact.DonorFact;
-import pentacell.core.fact.DonorRecord;
+import pentacell.core.donor.DonorFact;
+import pentacell.core.donor.DonorRecord;
+import pentacell.core.donor.Donors;
+import pentacell.desktop.donor.DonorForm;
+import pentacell.desktop.frame.Card;
 import pentacell.desktop.frame.Command;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Found;
 import pentacell.desktop.frame.QuickBar;
+import pentacell.desktop.frame.Selection;
+import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.Form;
 import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.theme.Theme;
 import pentacell.workshop.exchange.ReadingsCsv;
 
 /// Harvest: donors as string sketches, what their readings show, repair or teardown, and what it
@@ -86,8 +95,8 @@ public final class HarvestStation implements Station {
         view.setCenter(centre);
         arrangeDonorView();
         show("Repair or harvest");
-        desk.stateProperty().subscribe(state -> refresh());
-        desk.selectedDonorProperty().subscribe(code -> refresh());
+        desk.ledger().stateProperty().subscribe(state -> refresh());
+        desk.selection().donorProperty().subscribe(code -> refresh());
     }
 
     private void arrangeDonorView() {
@@ -162,6 +171,7 @@ public final class HarvestStation implements Station {
     }
 
     /// Shows one of the panes under the sketch.
+    @Override
     public void showPane(String name) {
         putAway();
         show(name);
@@ -171,7 +181,7 @@ public final class HarvestStation implements Station {
         model.donor()
                 .ifPresentOrElse(
                         record -> openForm(() -> DonorForm.edit(desk, record.donor())),
-                        () -> desk.say("Choose the donor first, then describe it anew."));
+                        () -> desk.notices().say("Choose the donor first, then describe it anew."));
     }
 
     private void nameCells() {
@@ -249,23 +259,24 @@ public final class HarvestStation implements Station {
     private void importReadings() {
         Optional<DonorRecord> record = model.donor();
         if (record.isEmpty()) {
-            desk.say("Choose the donor first, then import the readings of its groups.");
+            desk.notices().say("Choose the donor first, then import the readings of its groups.");
             return;
         }
         Optional<Path> file = files.which("Import readings", "Tables of readings", "*.csv");
         if (file.isEmpty()) return;
         String code = record.get().donor().code();
-        desk.compute(() -> ReadingsCsv.read(file.get()), read -> take(code, read));
+        desk.work().lane("files").run(() -> ReadingsCsv.read(file.get()), read -> take(code, read));
     }
 
     private void take(String code, ReadingsCsv read) {
         if (!read.problems().isEmpty()) {
-            desk.say(
-                    read.problems().get(0).text()
-                            + (read.problems().size() > 1
-                                    ? " (and %d more)".formatted(read.problems().size() - 1)
-                                    : "")
-                            + " Nothing was taken.");
+            desk.notices()
+                    .say(
+                            read.problems().get(0).text()
+                                    + (read.problems().size() > 1
+                                            ? " (and %d more)".formatted(read.problems().size() - 1)
+                                            : "")
+                                    + " Nothing was taken.");
             return;
         }
         TreeMap<Integer, Double> volts =
@@ -279,7 +290,51 @@ public final class HarvestStation implements Station {
         model.log(
                 "Import readings of " + code,
                 List.of(new DonorFact.GroupsRead(code, volts)),
-                () -> desk.say(volts.size() + " groups of " + code + " read."));
+                () -> desk.notices().say(volts.size() + " groups of " + code + " read."));
+    }
+
+    @Override
+    public List<String> panes() {
+        return List.copyOf(panes.keySet());
+    }
+
+    @Override
+    public List<Due> due() {
+        return HarvestDue.of(desk.ledger().state(), desk.now());
+    }
+
+    @Override
+    public List<Found> find(String wanted, int most) {
+        return Donors.of(desk.ledger().state()).described().values().stream()
+                .filter(donor ->
+                        (donor.code() + " " + donor.kind())
+                                .toLowerCase(Locale.ROOT)
+                                .contains(wanted))
+                .limit(most)
+                .map(donor ->
+                        new Found(
+                                donor.code() + "  " + donor.kind(),
+                                Found.Where.AT_STATION,
+                                () -> desk.selection().selectDonor(donor.code())))
+                .toList();
+    }
+
+    @Override
+    public Optional<Card> card() {
+        return Optional.of(new Card(Selection.OfDonor.class::isInstance, new DonorCard(desk)));
+    }
+
+    @Override
+    public List<Shot> shots() {
+        return List.of(
+                new Shot("harvest-paper", Theme.PAPER, () -> pose("LD08", "Repair or harvest")),
+                new Shot("teardown-paper", Theme.PAPER, () -> pose("HB06", "Teardown")),
+                new Shot("yield-paper", Theme.PAPER, () -> showPane(YIELD)));
+    }
+
+    private void pose(String donor, String pane) {
+        desk.selection().selectDonor(donor);
+        showPane(pane);
     }
 
     @Override
@@ -299,10 +354,11 @@ public final class HarvestStation implements Station {
 
     @Override
     public ObservableValue<Number> waiting() {
-        return desk.stateProperty()
+        return desk.ledger()
+                .stateProperty()
                 .map(state ->
                         (int)
-                                state.donorRecords().values().stream()
+                                Donors.of(state).records().values().stream()
                                         .filter(record -> model.stage(record).waits())
                                         .count());
     }
@@ -315,12 +371,14 @@ public final class HarvestStation implements Station {
     @Override
     public void enter() {
         if (model.donor().isEmpty())
-            desk.state().donorRecords().values().stream()
+            Donors.of(desk.ledger().state()).records().values().stream()
                     .filter(record -> model.stage(record).waits())
                     .findFirst()
-                    .or(() -> desk.state().donorRecords().values().stream().findFirst())
-                    .ifPresent(record -> desk.selectDonor(record.donor().code()));
-        else model.donor().ifPresent(record -> desk.selectDonor(record.donor().code()));
+                    .or(() ->
+                            Donors.of(desk.ledger().state()).records().values().stream()
+                                    .findFirst())
+                    .ifPresent(record -> desk.selection().selectDonor(record.donor().code()));
+        else model.donor().ifPresent(record -> desk.selection().selectDonor(record.donor().code()));
         quickLine.focusField();
     }
 }

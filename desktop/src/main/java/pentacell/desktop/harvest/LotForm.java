@@ -12,7 +12,8 @@ import pentacell.core.cell.CellId;
 import pentacell.core.donor.DonorCode;
 import pentacell.core.donor.Lot;
 import pentacell.core.donor.Price;
-import pentacell.core.fact.Fact;
+import pentacell.core.donor.PurchaseFact;
+import pentacell.core.donor.Purchases;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Form;
 
@@ -33,10 +34,12 @@ final class LotForm {
 
     private LotForm(Desk desk) {
         this.desk = desk;
-        desk.stateProperty()
+        desk.ledger()
+                .stateProperty()
                 .subscribe(state ->
                         code.setPromptText(
-                                DonorCode.proposeLot(state.lots().keySet()) + " proposed"));
+                                DonorCode.proposeLot(Purchases.of(state).lots().keySet())
+                                        + " proposed"));
         bought.setPromptText(today().toString());
         currency.setPromptText(usualCurrency());
         form.onVerb(this::add);
@@ -71,7 +74,7 @@ final class LotForm {
                         : currency.getText().strip().toUpperCase(Locale.ROOT);
         String name =
                 code.getText().isBlank()
-                        ? DonorCode.proposeLot(desk.state().lots().keySet())
+                        ? DonorCode.proposeLot(Purchases.of(desk.ledger().state()).lots().keySet())
                         : code.getText().strip();
         Optional<String> problem = CellId.problem(name);
         if (problem.isPresent()) {
@@ -108,14 +111,15 @@ final class LotForm {
 
     private void log(Lot lot) {
         desk.settings().put(CURRENCY, lot.price().currency());
-        desk.log(
-                "Add lot " + lot.code(),
-                List.of(new Fact.LotAdded(lot)),
-                () -> {
-                    form.clear();
-                    form.say(
-                            "Lot %s is logged; give its %d packs their codes with Add donor."
-                                    .formatted(lot.code(), lot.packs()));
-                });
+        desk.ledger()
+                .log(
+                        "Add lot " + lot.code(),
+                        List.of(new PurchaseFact.LotAdded(lot)),
+                        () -> {
+                            form.clear();
+                            form.say(
+                                    "Lot %s is logged; give its %d packs their codes with Add donor."
+                                            .formatted(lot.code(), lot.packs()));
+                        });
     }
 }

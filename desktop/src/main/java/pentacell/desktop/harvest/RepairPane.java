@@ -17,13 +17,14 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
-import pentacell.core.fact.DonorFact;
-import pentacell.core.fact.DonorRecord;
-import pentacell.core.fact.Fact;
+import pentacell.core.donor.DonorFact;
+import pentacell.core.donor.DonorRecord;
 import pentacell.core.harvest.Diagnosis;
 import pentacell.core.harvest.Repair;
 import pentacell.core.harvest.RepairPlan;
-import pentacell.core.school.RepairPolicy;
+import pentacell.core.school.RepairSchool;
+import pentacell.core.school.SchoolFact;
+import pentacell.core.school.Schools;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
@@ -50,8 +51,8 @@ final class RepairPane extends VBox {
         cautions = new CautionStrip(desk, Caution.CHARGING);
         plans.getStyleClass().add("plans");
         getChildren().addAll(schools(), cautions, plans);
-        WhenShown.run(this, desk.stateProperty(), this::show);
-        desk.selectedDonorProperty().subscribe(code -> show());
+        WhenShown.run(this, desk.ledger().stateProperty(), this::show);
+        desk.selection().donorProperty().subscribe(code -> show());
     }
 
     private Node schools() {
@@ -60,8 +61,8 @@ final class RepairPane extends VBox {
         harvestAlways.setToggleGroup(group);
         repairFirst.setId("repair-first");
         harvestAlways.setId("harvest-always");
-        repairFirst.setOnAction(chosen -> choose(RepairPolicy.REPAIR_FIRST));
-        harvestAlways.setOnAction(chosen -> choose(RepairPolicy.HARVEST_ALWAYS));
+        repairFirst.setOnAction(chosen -> choose(RepairSchool.REPAIR_FIRST));
+        harvestAlways.setOnAction(chosen -> choose(RepairSchool.HARVEST_ALWAYS));
         Label caption = new Label("School");
         caption.getStyleClass().add("caption");
         HBox row = new HBox(caption, repairFirst, harvestAlways);
@@ -69,13 +70,14 @@ final class RepairPane extends VBox {
         return row;
     }
 
-    private void choose(RepairPolicy policy) {
-        if (!desk.state().schools().repair().equals(policy))
-            model.log("School: " + policy.name(), new Fact.RepairChosen(policy));
+    private void choose(RepairSchool policy) {
+        if (!Schools.of(desk.ledger().state()).repair().equals(policy))
+            model.log("School: " + policy.name(), new SchoolFact.RepairChosen(policy));
     }
 
     private void show() {
-        boolean isRepair = desk.state().schools().repair().way() == RepairPolicy.Way.REPAIR;
+        boolean isRepair =
+                Schools.of(desk.ledger().state()).repair().way() == RepairSchool.Way.REPAIR;
         repairFirst.setSelected(isRepair);
         harvestAlways.setSelected(!isRepair);
         plans.getChildren().clear();
@@ -135,7 +137,7 @@ final class RepairPane extends VBox {
     private Node charged(DonorRecord.Charge charge) {
         Repair.Hold hold = model.hold(charge);
         String due = WHEN.format(model.dueAt(charge).atZone(ZoneId.systemDefault()));
-        double pass = charge.volts() - desk.state().schools().repair().passDropVolts();
+        double pass = charge.volts() - Schools.of(desk.ledger().state()).repair().passDropVolts();
         String words =
                 "Group %d came off the supply at %s. "
                                 .formatted(charge.group(), Quantity.VOLTAGE.text(charge.volts()))
@@ -214,11 +216,12 @@ final class RepairPane extends VBox {
                 () -> {
                     OptionalDouble read = NumberText.parse(volts.getText());
                     if (read.isEmpty() || Math.abs(read.getAsDouble()) > 10) {
-                        desk.say(
-                                "\"%s\" is no voltage of a group; type what it reads off the supply, such as %s."
-                                        .formatted(
-                                                volts.getText(),
-                                                Quantity.VOLTAGE.number(plan.setVolts())));
+                        desk.notices()
+                                .say(
+                                        "\"%s\" is no voltage of a group; type what it reads off the supply, such as %s."
+                                                .formatted(
+                                                        volts.getText(),
+                                                        Quantity.VOLTAGE.number(plan.setVolts())));
                         volts.requestFocus();
                         return;
                     }

@@ -4,11 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.donor.Arrangement;
-import pentacell.core.fact.DonorRecord;
+import pentacell.core.donor.DonorRecord;
 import pentacell.core.harvest.Diagnosis;
 import pentacell.core.harvest.GroupLevels;
 import pentacell.core.harvest.Signature;
-import pentacell.core.school.BandPolicy;
+import pentacell.core.school.BandSchool;
+import pentacell.core.school.Schools;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Pen;
@@ -66,7 +67,7 @@ final class StringSketch {
             double step,
             Scale scale,
             double floorPixel,
-            BandPolicy bands,
+            BandSchool bands,
             double expected,
             Optional<Diagnosis> diagnosis) {
         double x(int group) {
@@ -87,7 +88,7 @@ final class StringSketch {
 
     private Frame frame(DonorRecord record, double left, double right, double top, double bottom) {
         Chemistry chemistry = model.chemistry(record);
-        BandPolicy bands = desk.state().schools().bands(chemistry);
+        BandSchool bands = Schools.of(desk.ledger().state()).bands(chemistry);
         List<Double> volts = List.copyOf(record.groupVolts().values());
         int read = record.groupVolts().isEmpty() ? 0 : record.groupVolts().lastKey();
         int groups =
@@ -111,7 +112,8 @@ final class StringSketch {
                 bands,
                 volts.isEmpty()
                         ? Double.NaN
-                        : GroupLevels.expectedVolts(volts, desk.state().schools().repair()),
+                        : GroupLevels.expectedVolts(
+                                volts, Schools.of(desk.ledger().state()).repair()),
                 model.diagnosis(record));
     }
 

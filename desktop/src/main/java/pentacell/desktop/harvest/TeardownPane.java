@@ -14,10 +14,11 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Place;
-import pentacell.core.fact.DonorFact;
-import pentacell.core.fact.DonorFact.Check;
-import pentacell.core.fact.DonorRecord;
+import pentacell.core.donor.DonorFact;
+import pentacell.core.donor.DonorFact.Check;
+import pentacell.core.donor.DonorRecord;
 import pentacell.core.harvest.Outcome;
 import pentacell.core.harvest.Teardown;
 import pentacell.core.harvest.TeardownStep;
@@ -72,8 +73,8 @@ final class TeardownPane extends VBox {
         legend.setWrapText(true);
         legend.getStyleClass().add("caption");
         getChildren().addAll(cautions, steps, out, naming, legend, proposal, extras(), saved);
-        WhenShown.run(this, desk.stateProperty(), this::show);
-        desk.selectedDonorProperty().subscribe(code -> show());
+        WhenShown.run(this, desk.ledger().stateProperty(), this::show);
+        desk.selection().donorProperty().subscribe(code -> show());
     }
 
     private static TextField field(String id, String prompt, int columns) {
@@ -175,7 +176,7 @@ final class TeardownPane extends VBox {
         if (count.getText().isBlank()) {
             take.setDisable(true);
             proposal.setText(
-                    desk.state().cellsOf(record.get().donor().code()).isEmpty()
+                    Cells.of(desk.ledger().state()).ofDonor(record.get().donor().code()).isEmpty()
                             ? "How many cells came out of it?"
                             : "All its cells have their names.");
             return;
@@ -187,8 +188,9 @@ final class TeardownPane extends VBox {
         }
         int cells = outcome.blemishes().size();
         take.setText("Name " + cells + (cells == 1 ? " cell" : " cells"));
-        List<CellId> ids = Teardown.newIds(desk.state(), record.get().donor().code(), cells);
-        List<Place> places = Shelf.free(desk.state(), cells);
+        List<CellId> ids =
+                Teardown.newIds(desk.ledger().state(), record.get().donor().code(), cells);
+        List<Place> places = Shelf.free(desk.ledger().state(), cells);
         String where =
                 places.isEmpty()
                         ? "no tray has a free place, they lie loose"
@@ -206,33 +208,37 @@ final class TeardownPane extends VBox {
         Outcome outcome = outcome();
         if (record.isEmpty()) return;
         if (outcome.problem().isPresent()) {
-            desk.say(outcome.problem().get());
+            desk.notices().say(outcome.problem().get());
             return;
         }
         String code = record.get().donor().code();
         String model = record.get().donor().cellModel();
         int cells = outcome.blemishes().size();
-        List<CellId> ids = Teardown.newIds(desk.state(), code, cells);
-        desk.log(
-                "Take " + cells + " cells out of " + code,
-                Teardown.named(desk.state(), record.get().donor(), ids, outcome),
-                () -> {
-                    faults.clear();
-                    desk.select(ids.get(0));
-                    desk.say(
-                            "%d cells of %s%s wait at Intake (Ctrl+2) for their first voltage."
-                                    .formatted(
-                                            cells,
-                                            code,
-                                            model.isEmpty() ? "" : ", " + model + ","));
-                });
+        List<CellId> ids = Teardown.newIds(desk.ledger().state(), code, cells);
+        desk.ledger()
+                .log(
+                        "Take " + cells + " cells out of " + code,
+                        Teardown.named(desk.ledger().state(), record.get().donor(), ids, outcome),
+                        () -> {
+                            faults.clear();
+                            desk.selection().select(ids.get(0));
+                            desk.notices()
+                                    .say(
+                                            "%d cells of %s%s wait at Intake (Ctrl+2) for their first voltage."
+                                                    .formatted(
+                                                            cells,
+                                                            code,
+                                                            model.isEmpty()
+                                                                    ? ""
+                                                                    : ", " + model + ","));
+                        });
     }
 
     private void logMinutes() {
         Optional<DonorRecord> record = model.donor();
         if (record.isEmpty()) return;
         if (!minutes.getText().strip().matches("[1-9]\\d{0,3}")) {
-            desk.say("Type how many minutes it took, such as 25.");
+            desk.notices().say("Type how many minutes it took, such as 25.");
             minutes.requestFocus();
             return;
         }
@@ -251,7 +257,7 @@ final class TeardownPane extends VBox {
                 java.util.regex.Pattern.compile("(?:([1-9]\\d{0,3})\\s+)?(\\D.{0,60})")
                         .matcher(part.getText().strip());
         if (!written.matches()) {
-            desk.say("Type what was saved, such as 2 boards or 6 M3 screws.");
+            desk.notices().say("Type what was saved, such as 2 boards or 6 M3 screws.");
             part.requestFocus();
             return;
         }

@@ -17,7 +17,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.donor.Price;
-import pentacell.core.fact.Fact;
+import pentacell.core.donor.PurchaseFact;
+import pentacell.core.donor.Purchases;
 import pentacell.core.harvest.HarvestYield;
 import pentacell.core.harvest.HarvestYield.By;
 import pentacell.core.unit.NumberText;
@@ -57,7 +58,7 @@ final class YieldPane extends VBox {
         surface.getStyleClass().add("yield-plot");
         VBox.setVgrow(table, Priority.ALWAYS);
         getChildren().addAll(bar(), surface, table);
-        WhenShown.run(this, desk.stateProperty(), this::show);
+        WhenShown.run(this, desk.ledger().stateProperty(), this::show);
     }
 
     private static String words(By by) {
@@ -136,12 +137,13 @@ final class YieldPane extends VBox {
     }
 
     private void show() {
-        List<HarvestYield> yields = HarvestYield.of(desk.state(), desk.judged(), by.getValue());
+        List<HarvestYield> yields =
+                HarvestYield.of(desk.ledger().state(), desk.ledger().judged(), by.getValue());
         table.getItems().setAll(yields);
-        plot.show(yields, desk.state().newCellPrice());
+        plot.show(yields, Purchases.of(desk.ledger().state()).newCell());
         surface.repaint();
-        desk.state()
-                .newCellPrice()
+        Purchases.of(desk.ledger().state())
+                .newCell()
                 .ifPresent(priced -> {
                     newPrice.setPromptText(
                             "%.2f %s"
@@ -155,8 +157,9 @@ final class YieldPane extends VBox {
         OptionalDouble amount = NumberText.parse(words[0]);
         OptionalDouble wattHours = NumberText.parse(newWattHours.getText());
         if (amount.isEmpty() || wattHours.isEmpty()) {
-            desk.say(
-                    "Type what a new cell costs, such as 3.20 EUR, and how many Wh it holds, such as 9.4.");
+            desk.notices()
+                    .say(
+                            "Type what a new cell costs, such as 3.20 EUR, and how many Wh it holds, such as 9.4.");
             (amount.isEmpty() ? newPrice : newWattHours).requestFocus();
             return;
         }
@@ -165,18 +168,19 @@ final class YieldPane extends VBox {
                         ? words[1].toUpperCase(Locale.ROOT)
                         : desk.settings().get("currency").orElse("EUR");
         try {
-            desk.log(
-                    "New cell price",
-                    List.of(
-                            new Fact.NewCellPriced(
-                                    new Price(amount.getAsDouble(), currency),
-                                    wattHours.getAsDouble())),
-                    () -> {
-                        newPrice.clear();
-                        newWattHours.clear();
-                    });
+            desk.ledger()
+                    .log(
+                            "New cell price",
+                            List.of(
+                                    new PurchaseFact.NewCellPriced(
+                                            new Price(amount.getAsDouble(), currency),
+                                            wattHours.getAsDouble())),
+                            () -> {
+                                newPrice.clear();
+                                newWattHours.clear();
+                            });
         } catch (IllegalArgumentException wrong) {
-            desk.say(wrong.getMessage() + ".");
+            desk.notices().say(wrong.getMessage() + ".");
         }
     }
 

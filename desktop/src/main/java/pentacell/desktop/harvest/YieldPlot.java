@@ -3,7 +3,7 @@ package pentacell.desktop.harvest;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import pentacell.core.fact.Fact;
+import pentacell.core.donor.PurchaseFact;
 import pentacell.core.harvest.HarvestYield;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
@@ -15,9 +15,9 @@ final class YieldPlot {
     private static final int MOST_ROWS = 6;
 
     private List<HarvestYield> rows = List.of();
-    private Optional<Fact.NewCellPriced> newCell = Optional.empty();
+    private Optional<PurchaseFact.NewCellPriced> newCell = Optional.empty();
 
-    void show(List<HarvestYield> yields, Optional<Fact.NewCellPriced> priced) {
+    void show(List<HarvestYield> yields, Optional<PurchaseFact.NewCellPriced> priced) {
         rows =
                 yields.stream()
                         .filter(each -> each.pricePerGoodWattHour().isPresent())

@@ -3,13 +3,16 @@ package pentacell.desktop.intake;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
-import pentacell.core.intake.Triage;
-import pentacell.core.school.BandPolicy;
+import pentacell.core.school.BandSchool;
 import pentacell.core.school.IntakeVerdict;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.Triage;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Pen;
@@ -27,7 +30,7 @@ final class BandRuler {
         this.desk = desk;
         surface.setId("band-ruler");
         surface.getStyleClass().add("band-ruler");
-        desk.stateProperty().subscribe(state -> surface.repaint());
+        desk.ledger().stateProperty().subscribe(state -> surface.repaint());
     }
 
     PlotSurface node() {
@@ -41,11 +44,11 @@ final class BandRuler {
 
     /// The rows of a ruler, highest band first.
     static List<Row> rows(WorkshopState state, Chemistry chemistry) {
-        BandPolicy policy = state.schools().bands(chemistry);
-        List<BandPolicy.Band> bands = policy.bands();
+        BandSchool policy = Schools.of(state).bands(chemistry);
+        List<BandSchool.Band> bands = policy.bands();
         int[] counts = new int[bands.size() + 1];
-        for (Cell cell : state.cells().values()) {
-            Optional<CellModel> model = state.modelOf(cell);
+        for (CellRecord cell : Cells.of(state).all().values()) {
+            Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
             if (cell.firstVolts().isEmpty() || CellModel.chemistryOf(model) != chemistry) continue;
             double volts = cell.firstVolts().getAsDouble();
             if (Triage.judge(volts, policy).verdict() == IntakeVerdict.REJECT)
@@ -70,7 +73,7 @@ final class BandRuler {
     private void paint(Pen pen, double width, double height) {
         double y = 0;
         for (Chemistry chemistry : Chemistry.values()) {
-            List<Row> rows = rows(desk.state(), chemistry);
+            List<Row> rows = rows(desk.ledger().state(), chemistry);
             int total = rows.stream().mapToInt(Row::count).sum();
             if (chemistry != Chemistry.NMC && total == 0) continue;
             pen.text(

@@ -12,8 +12,9 @@ import javafx.scene.control.TableView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CatalogueFact;
 import pentacell.core.cell.CellModel;
-import pentacell.core.fact.Fact;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
@@ -70,8 +71,10 @@ final class CataloguePane extends VBox {
         getChildren().addAll(row, problems, table);
         WhenShown.run(
                 this,
-                desk.stateProperty(),
-                () -> table.getItems().setAll(desk.state().models().values()));
+                desk.ledger().stateProperty(),
+                () ->
+                        table.getItems()
+                                .setAll(Catalogue.of(desk.ledger().state()).models().values()));
     }
 
     private void column(
@@ -90,7 +93,7 @@ final class CataloguePane extends VBox {
     private void importCsv() {
         Optional<Path> file = files.which("Import catalogue", "Catalogues of models", "*.csv");
         if (file.isEmpty()) return;
-        desk.compute(() -> ModelCsv.read(file.get()), this::take);
+        desk.work().lane("files").run(() -> ModelCsv.read(file.get()), this::take);
     }
 
     private void take(ModelCsv read) {
@@ -99,22 +102,30 @@ final class CataloguePane extends VBox {
                         .limit(6)
                         .map(Problem::text)
                         .collect(Collectors.joining("\n")));
-        List<Fact.ModelDefined> facts =
+        List<CatalogueFact.ModelDefined> facts =
                 read.models().stream()
-                        .filter(model -> !model.equals(desk.state().models().get(model.name())))
-                        .map(Fact.ModelDefined::new)
+                        .filter(model ->
+                                !model.equals(
+                                        Catalogue.of(desk.ledger().state())
+                                                .models()
+                                                .get(model.name())))
+                        .map(CatalogueFact.ModelDefined::new)
                         .toList();
         if (facts.isEmpty()) {
-            desk.say(
-                    read.models().isEmpty()
-                            ? "No model was taken."
-                            : "Every model of the file is in the catalogue already.");
+            desk.notices()
+                    .say(
+                            read.models().isEmpty()
+                                    ? "No model was taken."
+                                    : "Every model of the file is in the catalogue already.");
             return;
         }
-        desk.log(
-                "Import " + facts.size() + " models",
-                facts,
-                () -> desk.say(facts.size() + " models taken into the catalogue."));
+        desk.ledger()
+                .log(
+                        "Import " + facts.size() + " models",
+                        facts,
+                        () ->
+                                desk.notices()
+                                        .say(facts.size() + " models taken into the catalogue."));
     }
 
     private void exportCsv() {
@@ -123,6 +134,6 @@ final class CataloguePane extends VBox {
                 files,
                 "Write catalogue",
                 "models.csv",
-                ModelCsv.text(desk.state().models().values()));
+                ModelCsv.text(Catalogue.of(desk.ledger().state()).models().values()));
     }
 }

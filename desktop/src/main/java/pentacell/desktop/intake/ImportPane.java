@@ -13,8 +13,10 @@ import javafx.scene.control.ProgressIndicator;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.Cells;
+import pentacell.core.imports.ImportedFiles;
+import pentacell.core.journal.Fact;
+import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
 import pentacell.workshop.exchange.CellCsv;
 import pentacell.workshop.exchange.CellTable;
@@ -87,7 +89,7 @@ final class ImportPane extends VBox {
         take.setDisable(true);
         take.setText("Take good lines");
         reading.setVisible(true);
-        desk.compute(() -> CellCsv.read(file), this::show);
+        desk.work().lane("files").run(() -> CellCsv.read(file), this::show);
     }
 
     private void show(CellTable read) {
@@ -101,10 +103,13 @@ final class ImportPane extends VBox {
                         .map(column -> "\"" + column.header().strip() + "\" is " + column.words())
                         .collect(Collectors.joining(";  ")));
         problems.getItems().setAll(read.problems().stream().map(CellTable.Problem::text).toList());
-        WorkshopState state = desk.state();
-        long known = read.rows().stream().filter(row -> state.cell(row.id()).isPresent()).count();
+        WorkshopState state = desk.ledger().state();
+        long known =
+                read.rows().stream()
+                        .filter(row -> Cells.of(state).cell(row.id()).isPresent())
+                        .count();
         String twice =
-                !read.sha256().isEmpty() && state.wasImported(read.sha256())
+                !read.sha256().isEmpty() && ImportedFiles.of(state).has(read.sha256())
                         ? " This very file was taken in before: its readings would stand twice."
                         : "";
         effect.setText(
@@ -124,27 +129,31 @@ final class ImportPane extends VBox {
         CellTable taken = table.get();
         take.setDisable(true);
         reading.setVisible(true);
-        WorkshopState state = desk.state();
-        desk.compute(
-                () -> ImportedFacts.of(taken, state),
-                facts -> {
-                    List<Fact> all = new ArrayList<>(facts);
-                    desk.log(
-                            "Import " + taken.fileName(),
-                            all,
-                            () -> {
-                                reading.setVisible(false);
-                                desk.say(
-                                        taken.rows().size()
-                                                + " cells taken from "
-                                                + taken.fileName()
-                                                + ".");
-                                onClose.run();
-                            },
-                            () -> {
-                                reading.setVisible(false);
-                                take.setDisable(false);
-                            });
-                });
+        WorkshopState state = desk.ledger().state();
+        desk.work()
+                .lane("files")
+                .run(
+                        () -> ImportedFacts.of(taken, state),
+                        facts -> {
+                            List<Fact> all = new ArrayList<>(facts);
+                            desk.ledger()
+                                    .log(
+                                            "Import " + taken.fileName(),
+                                            all,
+                                            () -> {
+                                                reading.setVisible(false);
+                                                desk.notices()
+                                                        .say(
+                                                                taken.rows().size()
+                                                                        + " cells taken from "
+                                                                        + taken.fileName()
+                                                                        + ".");
+                                                onClose.run();
+                                            },
+                                            () -> {
+                                                reading.setVisible(false);
+                                                take.setDisable(false);
+                                            });
+                        });
     }
 }

@@ -7,13 +7,14 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
+import pentacell.core.cell.CatalogueFact;
 import pentacell.core.cell.CellDesignation;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Tray;
-import pentacell.core.fact.Fact;
+import pentacell.core.cell.TrayFact;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.Form;
@@ -99,10 +100,11 @@ final class IntakeForms {
                                 rated.getAsDouble(),
                                 typical.getAsDouble(),
                                 limits);
-                desk.log(
-                        "Define " + model.name(),
-                        List.of(new Fact.ModelDefined(model)),
-                        () -> done(form, model.name() + " can be chosen now."));
+                desk.ledger()
+                        .log(
+                                "Define " + model.name(),
+                                List.of(new CatalogueFact.ModelDefined(model)),
+                                () -> done(form, model.name() + " can be chosen now."));
             } catch (IllegalArgumentException wrong) {
                 form.complain(String.valueOf(wrong.getMessage()) + ".", least);
             }
@@ -136,13 +138,20 @@ final class IntakeForms {
             try {
                 Tray tray =
                         new Tray(text.get(), (int) down.getAsDouble(), (int) across.getAsDouble());
-                desk.log(
-                        "Add tray " + tray.name(),
-                        List.of(new Fact.TrayAdded(tray)),
-                        () -> {
-                            intake.showTray(tray);
-                            done(form, "Tray " + tray.name() + " has " + tray.size() + " places.");
-                        });
+                desk.ledger()
+                        .log(
+                                "Add tray " + tray.name(),
+                                List.of(new TrayFact.TrayAdded(tray)),
+                                () -> {
+                                    intake.showTray(tray);
+                                    done(
+                                            form,
+                                            "Tray "
+                                                    + tray.name()
+                                                    + " has "
+                                                    + tray.size()
+                                                    + " places.");
+                                });
             } catch (IllegalArgumentException wrong) {
                 form.complain(String.valueOf(wrong.getMessage()) + ".", name);
             }

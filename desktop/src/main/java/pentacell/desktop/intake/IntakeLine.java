@@ -2,8 +2,9 @@ package pentacell.desktop.intake;
 
 import java.util.List;
 import java.util.Optional;
+import pentacell.core.cell.CellFact.CellPlaced;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.CellFact.CellPlaced;
+import pentacell.core.cell.Cells;
 import pentacell.core.intake.QuickLine;
 import pentacell.core.intake.QuickToken;
 import pentacell.core.intake.QuickToken.Kind;
@@ -25,13 +26,14 @@ final class IntakeLine implements QuickSource {
     @Override
     public void onChange(Runnable changed) {
         model.cursorProperty().subscribe(cursor -> changed.run());
-        desk.stateProperty().subscribe(state -> changed.run());
+        desk.ledger().stateProperty().subscribe(state -> changed.run());
     }
 
     @Override
     public String inHand() {
         Optional<CellId> hand = model.bench().cellInHand();
-        boolean isNew = hand.isPresent() && desk.state().cell(hand.get()).isEmpty();
+        boolean isNew =
+                hand.isPresent() && Cells.of(desk.ledger().state()).cell(hand.get()).isEmpty();
         return hand.map(id -> id + (isNew ? " (new)" : "")).orElse("No cell in hand");
     }
 
@@ -58,7 +60,7 @@ final class IntakeLine implements QuickSource {
     }
 
     private Reading move(String text) {
-        MoveLine line = MoveLine.read(text, desk.state(), model.cellAtCursor());
+        MoveLine line = MoveLine.read(text, desk.ledger().state(), model.cellAtCursor());
         if (line.problem().isPresent())
             return new Reading(
                     List.of(new Chip(text.strip(), "move", Look.REFUSED)),
@@ -118,7 +120,7 @@ final class IntakeLine implements QuickSource {
             model.log(QuickLine.read(text, model.bench()), onLogged, onFailed);
             return;
         }
-        MoveLine line = MoveLine.read(text, desk.state(), model.cellAtCursor());
+        MoveLine line = MoveLine.read(text, desk.ledger().state(), model.cellAtCursor());
         model.move(line.moves(), line.words(), onLogged, onFailed);
     }
 }

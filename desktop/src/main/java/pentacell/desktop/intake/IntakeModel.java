@@ -8,19 +8,23 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellFact.CellPlaced;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Place;
 import pentacell.core.cell.Tray;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.CellFact.CellPlaced;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.Trays;
+import pentacell.core.donor.Donors;
 import pentacell.core.intake.BenchContext;
 import pentacell.core.intake.QuickLine;
+import pentacell.core.journal.Fact;
 import pentacell.core.school.Schools;
 import pentacell.core.shelf.Shelf;
+import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
 
 /// What Intake knows beside the workshop: which tray is on the bench, which place the hand is at,
@@ -36,22 +40,23 @@ final class IntakeModel {
 
     IntakeModel(Desk desk) {
         this.desk = desk;
-        desk.stateProperty().subscribe(this::keepTray);
-        desk.selectedProperty()
-                .subscribe(
-                        selected -> desk.selectedCell().flatMap(Cell::place).ifPresent(this::goTo));
+        desk.ledger().stateProperty().subscribe(this::keepTray);
+        desk.selection()
+                .cellProperty()
+                .subscribe(selected ->
+                        desk.selection().cell().flatMap(CellRecord::place).ifPresent(this::goTo));
     }
 
     private void keepTray(WorkshopState state) {
-        Optional<Tray> same = tray.get().map(Tray::name).map(state.trays()::get);
-        if (same.isEmpty() && !state.trays().isEmpty()) {
+        Optional<Tray> same = tray.get().map(Tray::name).map(Trays.of(state).all()::get);
+        if (same.isEmpty() && !Trays.of(state).all().isEmpty()) {
             showTray(trayToGoOnWith(state));
         } else if (!same.equals(tray.get())) tray.set(same);
     }
 
     /// The first tray that has room, at its first free place: where work goes on.
     private Tray trayToGoOnWith(WorkshopState state) {
-        List<Tray> trays = List.copyOf(state.trays().values());
+        List<Tray> trays = List.copyOf(Trays.of(state).all().values());
         return trays.stream()
                 .filter(each -> freePlace(state, each, 0).isPresent())
                 .findFirst()
@@ -68,7 +73,7 @@ final class IntakeModel {
 
     void showTray(Tray shown) {
         tray.set(Optional.of(shown));
-        cursor.set(freePlace(desk.state(), shown, 0).orElse(0));
+        cursor.set(freePlace(desk.ledger().state(), shown, 0).orElse(0));
     }
 
     void moveTo(int index) {
@@ -76,7 +81,7 @@ final class IntakeModel {
     }
 
     private void goTo(Place place) {
-        Tray there = desk.state().trays().get(place.tray());
+        Tray there = Trays.of(desk.ledger().state()).all().get(place.tray());
         if (there == null || place.row() > there.rows() || place.column() > there.columns()) return;
         if (!tray.get().equals(Optional.of(there))) tray.set(Optional.of(there));
         cursor.set((place.row() - 1) * there.columns() + place.column() - 1);
@@ -84,13 +89,14 @@ final class IntakeModel {
 
     private static Optional<Integer> freePlace(WorkshopState state, Tray tray, int from) {
         for (int i = from; i < tray.size(); i++)
-            if (state.cellAt(tray.place(i)).isEmpty()) return Optional.of(i);
+            if (Cells.of(state).at(tray.place(i)).isEmpty()) return Optional.of(i);
         return Optional.empty();
     }
 
     /// The cell at the hand's place.
     Optional<CellId> cellAtCursor() {
-        return tray.get().flatMap(shown -> desk.state().cellAt(shown.place(cursor.get())));
+        return tray.get()
+                .flatMap(shown -> Cells.of(desk.ledger().state()).at(shown.place(cursor.get())));
     }
 
     /// The id that follows the last one logged: after HB05-07 comes HB05-08, as long as that is
@@ -104,13 +110,14 @@ final class IntakeModel {
                 matcher.group(1)
                         + ("%0" + digits.length() + "d").formatted(Integer.parseInt(digits) + 1);
         return CellId.problem(next).isEmpty()
-                ? Optional.of(new CellId(next)).filter(id -> desk.state().cell(id).isEmpty())
+                ? Optional.of(new CellId(next))
+                        .filter(id -> Cells.of(desk.ledger().state()).cell(id).isEmpty())
                 : Optional.empty();
     }
 
     /// What the quick line sees of the workshop.
     BenchContext bench() {
-        WorkshopState state = desk.state();
+        WorkshopState state = desk.ledger().state();
         return new BenchContext() {
             @Override
             public Optional<CellId> cellInHand() {
@@ -119,23 +126,26 @@ final class IntakeModel {
 
             @Override
             public boolean isKnown(CellId cell) {
-                return state.cell(cell).isPresent();
+                return Cells.of(state).cell(cell).isPresent();
             }
 
             @Override
             public Optional<CellModel> modelOf(CellId cell) {
-                Optional<Cell> known = state.cell(cell);
-                if (known.isPresent()) return known.flatMap(state::modelOf);
-                return expectedModel(cell).map(state.models()::get);
+                Optional<CellRecord> known = Cells.of(state).cell(cell);
+                if (known.isPresent()) return known.flatMap(Catalogue.of(state)::modelOf);
+                return expectedModel(cell).map(Catalogue.of(state).models()::get);
             }
 
             @Override
             public double[] neighbourVolts(CellId cell) {
                 Optional<String> donor =
-                        state.cell(cell).flatMap(Cell::donor).or(() -> expectedDonor(cell));
+                        Cells.of(state)
+                                .cell(cell)
+                                .flatMap(CellRecord::donor)
+                                .or(() -> expectedDonor(cell));
                 return donor.isEmpty()
                         ? new double[0]
-                        : state.cellsOf(donor.get()).stream()
+                        : Cells.of(state).ofDonor(donor.get()).stream()
                                 .filter(other -> !other.id().equals(cell))
                                 .filter(other -> other.firstVolts().isPresent())
                                 .mapToDouble(other -> other.firstVolts().getAsDouble())
@@ -144,85 +154,93 @@ final class IntakeModel {
 
             @Override
             public Schools schools() {
-                return state.schools();
+                return Schools.of(state);
             }
 
             @Override
             public OptionalDouble lastMilliampHours(CellId cell) {
-                return state.cell(cell).map(Cell::milliampHours).orElse(OptionalDouble.empty());
+                return Cells.of(state)
+                        .cell(cell)
+                        .map(CellRecord::milliampHours)
+                        .orElse(OptionalDouble.empty());
             }
         };
     }
 
     /// The donor named by the first part of an id, when there is one.
     private Optional<String> expectedDonor(CellId cell) {
-        return cell.donorPart().filter(desk.state().donors()::containsKey);
+        return cell.donorPart().filter(Donors.of(desk.ledger().state()).described()::containsKey);
     }
 
     private Optional<String> expectedModel(CellId cell) {
         return expectedDonor(cell)
-                .map(code -> desk.state().donors().get(code))
+                .map(code -> Donors.of(desk.ledger().state()).described().get(code))
                 .map(donor -> donor.cellModel())
-                .filter(desk.state().models()::containsKey);
+                .filter(Catalogue.of(desk.ledger().state()).models()::containsKey);
     }
 
     /// Logs a complete line; a new cell gets its name, donor, model and place with it.
     void log(QuickLine line, Runnable onLogged, Runnable onFailed) {
         CellId cell = line.cell().orElseThrow();
         List<Fact> facts = new ArrayList<>();
-        if (desk.state().cell(cell).isEmpty()) {
+        if (Cells.of(desk.ledger().state()).cell(cell).isEmpty()) {
             facts.add(new CellFact.CellNamed(cell, expectedDonor(cell), expectedModel(cell)));
             placeForNew().ifPresent(place -> facts.add(new CellFact.CellPlaced(cell, place)));
         }
         facts.addAll(line.readings());
         if (facts.isEmpty()) {
             // an id alone: take that cell in hand
-            desk.select(cell);
+            desk.selection().select(cell);
             onLogged.run();
             return;
         }
-        desk.log(
-                "Log " + cell,
-                facts,
-                () -> {
-                    lastLogged = Optional.of(cell);
-                    desk.select(cell);
-                    cursor.set(
-                            Math.min(cursor.get() + 1, tray.get().map(Tray::size).orElse(1) - 1));
-                    onLogged.run();
-                },
-                onFailed);
+        desk.ledger()
+                .log(
+                        "Log " + cell,
+                        facts,
+                        () -> {
+                            lastLogged = Optional.of(cell);
+                            desk.selection().select(cell);
+                            cursor.set(
+                                    Math.min(
+                                            cursor.get() + 1,
+                                            tray.get().map(Tray::size).orElse(1) - 1));
+                            onLogged.run();
+                        },
+                        onFailed);
     }
 
     private Optional<Place> placeForNew() {
         return tray.get()
                 .flatMap(shown ->
-                        freePlace(desk.state(), shown, cursor.get())
-                                .or(() -> freePlace(desk.state(), shown, 0))
+                        freePlace(desk.ledger().state(), shown, cursor.get())
+                                .or(() -> freePlace(desk.ledger().state(), shown, 0))
                                 .map(shown::place));
     }
 
     /// Logs moves; the tray they end in is shown.
     void move(List<CellPlaced> moves, String words, Runnable onLogged, Runnable onFailed) {
         if (moves.isEmpty()) return;
-        desk.log(
-                words,
-                moves,
-                () -> {
-                    CellPlaced last = moves.get(moves.size() - 1);
-                    desk.find(last.cell());
-                    onLogged.run();
-                },
-                onFailed);
+        desk.ledger()
+                .log(
+                        words,
+                        moves,
+                        () -> {
+                            CellPlaced last = moves.get(moves.size() - 1);
+                            desk.selection().find(last.cell());
+                            onLogged.run();
+                        },
+                        onFailed);
     }
 
     /// Moves cells by hand to a place, or to the free places of a tray.
     void move(List<CellId> cells, Place to) {
-        Optional<List<CellPlaced>> moves = Shelf.move(desk.state(), cells, to);
+        Optional<List<CellPlaced>> moves = Shelf.move(desk.ledger().state(), cells, to);
         if (moves.isEmpty() || moves.get().isEmpty()) {
-            desk.say(
-                    "%s has no room for %d cells from %s on."
-                            .formatted(to.tray(), cells.size(), to));
+            desk.notices()
+                    .say(
+                            "%s has no room for %d cells from %s on."
+                                    .formatted(to.tray(), cells.size(), to));
             return;
         }
         String what = cells.size() == 1 ? cells.get(0).text() : cells.size() + " cells";
@@ -231,6 +249,6 @@ final class IntakeModel {
 
     /// The first free place of a tray.
     Optional<Place> firstFree(Tray into) {
-        return freePlace(desk.state(), into, 0).map(into::place);
+        return freePlace(desk.ledger().state(), into, 0).map(into::place);
     }
 }

@@ -14,6 +14,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
 import javafx.scene.layout.BorderPane;
@@ -22,17 +23,27 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.Place;
 import pentacell.core.cell.Tray;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.Trays;
 import pentacell.core.grade.Standing;
+import pentacell.core.state.WorkshopState;
+import pentacell.desktop.donor.DonorForm;
+import pentacell.desktop.frame.Card;
 import pentacell.desktop.frame.Command;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Found;
 import pentacell.desktop.frame.QuickBar;
+import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
-import pentacell.desktop.harvest.DonorForm;
 import pentacell.desktop.kit.Form;
 import pentacell.desktop.kit.MarkLegend;
+import pentacell.desktop.theme.Theme;
 
 /// Intake: the tray filling with marks as you type, the bands of the school with their counts, the
 /// yield of each donor.
@@ -73,7 +84,8 @@ public final class IntakeStation implements Station {
         view.getStyleClass().add("station");
         view.setId("intake");
         trays.getStyleClass().add("trays");
-        desk.foundProperty()
+        desk.selection()
+                .foundProperty()
                 .subscribe(count -> {
                     if (count.intValue() > 0 && !shownList.equals(TRAY)) showList(TRAY);
                 });
@@ -86,8 +98,8 @@ public final class IntakeStation implements Station {
         view.setTop(top);
         view.setCenter(centre);
         view.setRight(side());
-        desk.stateProperty().subscribe(this::showTrays);
-        model.trayProperty().subscribe(shown -> showTrays(desk.state()));
+        desk.ledger().stateProperty().subscribe(this::showTrays);
+        model.trayProperty().subscribe(shown -> showTrays(desk.ledger().state()));
     }
 
     private Node actions() {
@@ -113,8 +125,10 @@ public final class IntakeStation implements Station {
     private Node side() {
         TableView<YieldTable.Yield> yield = YieldTable.create();
         VBox.setVgrow(yield, Priority.ALWAYS);
-        desk.stateProperty()
-                .subscribe(state -> yield.getItems().setAll(YieldTable.of(state, desk.judged())));
+        desk.ledger()
+                .stateProperty()
+                .subscribe(state ->
+                        yield.getItems().setAll(YieldTable.of(state, desk.ledger().judged())));
         VBox side = new VBox(new BandRuler(desk).node(), yield, MarkLegend.create());
         side.getStyleClass().add("side");
         return side;
@@ -141,9 +155,14 @@ public final class IntakeStation implements Station {
             button.setOnAction(pressed -> showList(name));
             lists.getChildren().add(button);
         }
-        desk.stateProperty()
+        desk.ledger()
+                .stateProperty()
                 .subscribe(state ->
-                        desk.compute(() -> ListCounts.of(state, desk.judged()), this::showCounts));
+                        desk.work()
+                                .lane("lists")
+                                .run(
+                                        () -> ListCounts.of(state, desk.ledger().judged()),
+                                        this::showCounts));
     }
 
     private void showCounts(ListCounts counts) {
@@ -156,7 +175,7 @@ public final class IntakeStation implements Station {
     }
 
     /// Shows one of the lists, or the tray again.
-    public void showList(String name) {
+    void showList(String name) {
         shownList = name;
         open = Optional.empty();
         arrange();
@@ -166,6 +185,11 @@ public final class IntakeStation implements Station {
     @Override
     public List<Command> commands() {
         List<Command> commands = new ArrayList<>();
+        commands.add(
+                new Command("Import cells from CSV", this::importCells)
+                        .on("Shortcut+I")
+                        .alsoInMenu());
+        commands.add(new Command("Show where the cell lies", this::showPlace).on("F3"));
         commands.add(new Command("Define model", () -> openForm(IntakeForms.model(desk))));
         commands.add(new Command("Add tray", () -> openForm(IntakeForms.tray(desk, model))));
         for (String name : listViews.keySet())
@@ -173,11 +197,93 @@ public final class IntakeStation implements Station {
         return commands;
     }
 
+    private void importCells() {
+        files.which("Import cells", "Tables of cells", "*.csv").ifPresent(this::previewImport);
+    }
+
+    private void showPlace() {
+        desk.selection()
+                .cell()
+                .ifPresentOrElse(
+                        cell -> desk.selection().find(cell.id()),
+                        () ->
+                                desk.notices()
+                                        .say("Select a cell first, then F3 shows where it lies."));
+    }
+
+    @Override
+    public List<String> panes() {
+        return List.copyOf(listViews.keySet());
+    }
+
+    @Override
+    public void showPane(String name) {
+        showList(name);
+    }
+
+    @Override
+    public List<Due> due() {
+        return IntakeDue.of(desk.ledger().judged());
+    }
+
+    @Override
+    public List<Found> find(String wanted, int most) {
+        List<Found> found = new ArrayList<>();
+        for (CellRecord cell : Cells.of(desk.ledger().state()).all().values()) {
+            if (found.size() >= most) break;
+            CellId id = cell.id();
+            if (id.text().toLowerCase(Locale.ROOT).contains(wanted))
+                found.add(
+                        new Found(
+                                id
+                                        + cell.place()
+                                                .map(Place::toString)
+                                                .map(place -> "  in " + place)
+                                                .orElse(""),
+                                Found.Where.ANYWHERE,
+                                () -> desk.selection().find(id)));
+        }
+        return found;
+    }
+
+    @Override
+    public Optional<Card> card() {
+        return Optional.of(new Card(CellId.class::isInstance, new CellCard(desk)));
+    }
+
+    @Override
+    public boolean isFirst() {
+        return true;
+    }
+
+    @Override
+    public List<Shot> shots() {
+        return List.of(
+                new Shot("intake-paper", Theme.PAPER, this::pose),
+                new Shot("intake-shed", Theme.SHED, this::pose),
+                new Shot("schools-paper", Theme.PAPER, this::poseSchools));
+    }
+
+    private void pose() {
+        showList(TRAY);
+        desk.selection().select(new CellId("LD04-03"));
+        quickLine.type("HB05-12 3,68 156 2143");
+    }
+
+    private void poseSchools() {
+        showList("Schools");
+        if (view.lookup("#school") instanceof ComboBox<?> school)
+            school.getSelectionModel().selectFirst();
+    }
+
     private Optional<Tray> trayButtonAt(double sceneX, double sceneY) {
         return trays.getChildren().stream()
                 .filter(button ->
                         button.localToScene(button.getBoundsInLocal()).contains(sceneX, sceneY))
-                .map(button -> desk.state().trays().get(String.valueOf(button.getUserData())))
+                .map(button ->
+                        Trays.of(desk.ledger().state())
+                                .all()
+                                .get(String.valueOf(button.getUserData())))
                 .filter(Objects::nonNull)
                 .findFirst();
     }
@@ -185,7 +291,7 @@ public final class IntakeStation implements Station {
     private void showTrays(WorkshopState state) {
         Optional<Tray> shown = model.trayProperty().get();
         trays.getChildren().clear();
-        for (Tray each : state.trays().values()) {
+        for (Tray each : Trays.of(state).all().values()) {
             Button button = new Button(each.name());
             button.setId("tray-" + each.name());
             button.setUserData(each.name());
@@ -230,7 +336,7 @@ public final class IntakeStation implements Station {
     }
 
     /// Shows what is in a cell table, before it is taken in.
-    public void previewImport(Path file) {
+    private void previewImport(Path file) {
         VBox.setVgrow(importPane, Priority.ALWAYS);
         open = Optional.of(importPane);
         arrange();
@@ -254,10 +360,11 @@ public final class IntakeStation implements Station {
 
     @Override
     public ObservableValue<Number> waiting() {
-        return desk.stateProperty()
+        return desk.ledger()
+                .stateProperty()
                 .map(state ->
-                        desk.judged().count(Standing.UNDER_TEST)
-                                + desk.judged().count(Standing.UNKNOWN));
+                        desk.ledger().judged().count(Standing.UNDER_TEST)
+                                + desk.ledger().judged().count(Standing.UNKNOWN));
     }
 
     @Override

@@ -11,8 +11,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact.LabelPrinted;
+import pentacell.core.cell.CellFact.LabelPrinted;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
@@ -38,7 +39,7 @@ final class LabelPane extends VBox {
     private final TextField skip = new TextField();
     private final TextField own = new TextField();
     private final Label summary = new Label();
-    private final ListPane<Cell> list;
+    private final ListPane<CellRecord> list;
 
     LabelPane(Desk desk, FileAsk files) {
         this.desk = desk;
@@ -66,11 +67,11 @@ final class LabelPane extends VBox {
         own.setPrefColumnCount(20);
         own.setOnAction(enter -> takeOwn());
         list =
-                new ListPane<Cell>(
+                new ListPane<CellRecord>(
                                 desk,
                                 "label-list",
                                 "No label is due: every cell has one with its last figures.",
-                                Cell::id)
+                                CellRecord::id)
                         .column("Cell", 110, cell -> cell.id().text())
                         .column("Place", 100, cell -> cell.place().map(Object::toString).orElse(""))
                         .number("V", 70, cell -> Quantity.VOLTAGE.number(value(cell.firstVolts())))
@@ -90,8 +91,9 @@ final class LabelPane extends VBox {
         row.getStyleClass().add("school-row");
         getChildren().addAll(summary, row, list.table());
         which.valueProperty().subscribe(chosen -> show());
-        WhenShown.run(this, desk.stateProperty(), this::show);
-        desk.selectedProperty()
+        WhenShown.run(this, desk.ledger().stateProperty(), this::show);
+        desk.selection()
+                .cellProperty()
                 .subscribe(selected -> {
                     if (SELECTED.equals(which.getValue())) show();
                 });
@@ -106,9 +108,10 @@ final class LabelPane extends VBox {
     private void takeOwn() {
         Optional<LabelLayout> written = LabelLayout.parse(own.getText());
         if (written.isEmpty()) {
-            desk.say(
-                    "\"%s\" is no grid that fits its paper; such as A4 4x10 48.5x25.4 (columns × rows, width × height in mm) or roll 62x29."
-                            .formatted(own.getText()));
+            desk.notices()
+                    .say(
+                            "\"%s\" is no grid that fits its paper; such as A4 4x10 48.5x25.4 (columns × rows, width × height in mm) or roll 62x29."
+                                    .formatted(own.getText()));
             return;
         }
         if (!layout.getItems().contains(written.get())) layout.getItems().add(written.get());
@@ -120,35 +123,42 @@ final class LabelPane extends VBox {
         return value.orElse(Double.NaN);
     }
 
-    private List<Cell> chosen() {
-        return desk.state().cells().values().stream()
+    private List<CellRecord> chosen() {
+        return Cells.of(desk.ledger().state()).all().values().stream()
                 .filter(cell -> cell.handedOver().isEmpty())
                 .filter(cell ->
                         switch (which.getValue()) {
                             case EVERY -> true;
                             case SELECTED ->
-                                    desk.selectedProperty().get().equals(Optional.of(cell.id()));
+                                    desk.selection()
+                                            .cellProperty()
+                                            .get()
+                                            .equals(Optional.of(cell.id()));
                             default -> cell.needsLabel();
                         })
                 .toList();
     }
 
     private void show() {
-        List<Cell> cells = chosen();
+        List<CellRecord> cells = chosen();
         summary.setText(cells.size() + (cells.size() == 1 ? " label" : " labels"));
         list.show(cells);
     }
 
     private void print() {
-        List<Cell> cells = chosen();
+        List<CellRecord> cells = chosen();
         if (cells.isEmpty()) {
-            desk.say("There is no label to print.");
+            desk.notices().say("There is no label to print.");
             return;
         }
         OptionalDouble left =
                 skip.getText().isBlank() ? OptionalDouble.of(0) : NumberText.parse(skip.getText());
         if (left.isEmpty() || left.getAsDouble() < 0 || left.getAsDouble() > 1000) {
-            desk.say("\"" + skip.getText() + "\" is no number of used labels on the first sheet.");
+            desk.notices()
+                    .say(
+                            "\""
+                                    + skip.getText()
+                                    + "\" is no number of used labels on the first sheet.");
             return;
         }
         String date = LocalDate.ofInstant(desk.now(), ZoneId.systemDefault()).toString();
@@ -163,7 +173,7 @@ final class LabelPane extends VBox {
                 () -> printed(cells));
     }
 
-    private void printed(List<Cell> cells) {
+    private void printed(List<CellRecord> cells) {
         List<LabelPrinted> facts =
                 cells.stream()
                         .map(cell ->
@@ -173,10 +183,10 @@ final class LabelPane extends VBox {
                                         cell.milliampHours(),
                                         cell.milliohms()))
                         .toList();
-        desk.log("Print %d labels".formatted(cells.size()), facts, () -> {});
+        desk.ledger().log("Print %d labels".formatted(cells.size()), facts, () -> {});
     }
 
-    private static CellLabel label(Cell cell, String date) {
+    private static CellLabel label(CellRecord cell, String date) {
         return new CellLabel(
                 cell.id().text(),
                 cell.donor().orElse(""),

@@ -1,12 +1,13 @@
 package pentacell.desktop.intake;
 
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
 import pentacell.core.intake.LookTwice;
-import pentacell.core.intake.WaitingForTest;
 import pentacell.core.shelf.Preparation;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.WaitingForTest;
 
 /// How much stands in each list of Intake.
 record ListCounts(int toTest, int toPrepare, int recycle, int lookTwice, int labels) {
@@ -14,7 +15,7 @@ record ListCounts(int toTest, int toPrepare, int recycle, int lookTwice, int lab
     static ListCounts of(WorkshopState state, JudgedStock judged) {
         int recycle = 0;
         int labels = 0;
-        for (Cell cell : state.cells().values()) {
+        for (CellRecord cell : Cells.of(state).all().values()) {
             if (cell.handedOver().isPresent()) continue;
             if (judged.standing(cell.id()) == Standing.OUT) recycle++;
             if (cell.needsLabel()) labels++;

@@ -22,7 +22,7 @@ final class ListPane<T> {
         table.getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(line -> {
-                    if (line != null) desk.select(cell.apply(line));
+                    if (line != null) desk.selection().select(cell.apply(line));
                 });
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
     }

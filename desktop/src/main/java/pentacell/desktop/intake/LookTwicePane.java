@@ -25,6 +25,9 @@ final class LookTwicePane extends VBox {
                         .column("Cell", 110, each -> each.cell().text())
                         .column("Why", 600, each -> each.reason().sentence());
         getChildren().addAll(summary, new CautionStrip(desk, Caution.POLARITY), list.table());
-        WhenShown.run(this, desk.stateProperty(), () -> list.show(LookTwice.of(desk.state())));
+        WhenShown.run(
+                this,
+                desk.ledger().stateProperty(),
+                () -> list.show(LookTwice.of(desk.ledger().state())));
     }
 }

@@ -11,10 +11,11 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
+import pentacell.core.cell.CellFact.PrepDone;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.PrepWork;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact.PrepDone;
 import pentacell.core.shelf.Preparation;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
@@ -57,11 +58,11 @@ final class PrepPane extends VBox {
         HBox row = new HBox(done, mark);
         row.getStyleClass().add("school-row");
         getChildren().addAll(summary, new CautionStrip(desk, Caution.GRINDING), row, list.table());
-        WhenShown.run(this, desk.stateProperty(), this::show);
+        WhenShown.run(this, desk.ledger().stateProperty(), this::show);
     }
 
     private void show() {
-        List<Preparation> work = Preparation.of(desk.state(), desk.judged());
+        List<Preparation> work = Preparation.of(desk.ledger().state(), desk.ledger().judged());
         summary.setText(
                 work.isEmpty()
                         ? "Nothing to prepare"
@@ -75,9 +76,9 @@ final class PrepPane extends VBox {
                         new Line(
                                 cell,
                                 each.work(),
-                                desk.state()
+                                Cells.of(desk.ledger().state())
                                         .cell(cell)
-                                        .flatMap(Cell::place)
+                                        .flatMap(CellRecord::place)
                                         .map(Object::toString)
                                         .orElse("")));
         list.show(lines);
@@ -89,7 +90,7 @@ final class PrepPane extends VBox {
                         .filter(line -> line.cell().text().equalsIgnoreCase(typed))
                         .toList();
         if (lines.isEmpty()) {
-            desk.say("\"" + typed.toUpperCase(Locale.ROOT) + "\" has no open work.");
+            desk.notices().say("\"" + typed.toUpperCase(Locale.ROOT) + "\" has no open work.");
             done.selectAll();
             return;
         }
@@ -101,6 +102,6 @@ final class PrepPane extends VBox {
                 lines.stream().map(line -> new PrepDone(line.cell(), line.work())).toList();
         String words =
                 lines.stream().map(line -> line.work().words()).collect(Collectors.joining(", "));
-        desk.log("Done: " + words + " " + lines.get(0).cell(), facts, done::clear);
+        desk.ledger().log("Done: " + words + " " + lines.get(0).cell(), facts, done::clear);
     }
 }

@@ -9,8 +9,8 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
+import pentacell.core.cell.CellFact.HandedOver;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.CellFact.HandedOver;
 import pentacell.core.shelf.RecycleBox;
 import pentacell.core.shelf.RecycleBox.Damage;
 import pentacell.core.shelf.RecycleBox.Item;
@@ -79,11 +79,11 @@ final class RecyclePane extends VBox {
                         new CautionStrip(desk, Caution.REJECTS, Caution.TRANSPORT),
                         row,
                         list.table());
-        WhenShown.run(this, desk.stateProperty(), this::show);
+        WhenShown.run(this, desk.ledger().stateProperty(), this::show);
     }
 
     private void show() {
-        box = RecycleBox.of(desk.state());
+        box = RecycleBox.of(desk.ledger().state());
         summary.setText(
                 "%d %s, about %.2f kg%s"
                         .formatted(
@@ -96,7 +96,7 @@ final class RecyclePane extends VBox {
 
     private void writePdf() {
         if (box.items().isEmpty()) {
-            desk.say("The recycle box is empty, there is nothing to list.");
+            desk.notices().say("The recycle box is empty, there is nothing to list.");
             return;
         }
         RecycleBox listed = box;
@@ -114,19 +114,21 @@ final class RecyclePane extends VBox {
     private void handOver() {
         if (box.items().isEmpty()) return;
         if (to.getText().isBlank()) {
-            desk.say("Say who takes the cells first.");
+            desk.notices().say("Say who takes the cells first.");
             to.requestFocus();
             return;
         }
         String taker = to.getText().strip();
         List<HandedOver> facts =
                 box.items().stream().map(item -> new HandedOver(item.cell().id(), taker)).toList();
-        desk.log(
-                "Hand over " + facts.size() + " cells",
-                facts,
-                () -> {
-                    to.clear();
-                    desk.say(facts.size() + " cells handed over to " + taker + ".");
-                });
+        desk.ledger()
+                .log(
+                        "Hand over " + facts.size() + " cells",
+                        facts,
+                        () -> {
+                            to.clear();
+                            desk.notices()
+                                    .say(facts.size() + " cells handed over to " + taker + ".");
+                        });
     }
 }

@@ -14,10 +14,11 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Fact;
 import pentacell.core.intake.SchoolChange;
-import pentacell.core.school.BandPolicy;
+import pentacell.core.school.BandSchool;
 import pentacell.core.school.BandText;
+import pentacell.core.school.SchoolFact;
+import pentacell.core.school.Schools;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.WhenShown;
@@ -27,7 +28,7 @@ import pentacell.desktop.kit.WhenShown;
 final class SchoolPane extends VBox {
     private final Desk desk;
     private final ComboBox<Chemistry> chemistry = new ComboBox<>();
-    private final ComboBox<BandPolicy> school = new ComboBox<>();
+    private final ComboBox<BandSchool> school = new ComboBox<>();
     private final TextField name = new TextField();
     private final TextField bands = new TextField();
     private final Label effect = new Label();
@@ -44,7 +45,7 @@ final class SchoolPane extends VBox {
         chemistry.setValue(Chemistry.NMC);
         chemistry.setConverter(new EnumWords<>(Chemistry::words));
         school.setId("school");
-        school.setConverter(new EnumWords<>(BandPolicy::name));
+        school.setConverter(new EnumWords<>(BandSchool::name));
         name.setId("school-name");
         name.setPromptText("as in our shed");
         name.setPrefColumnCount(12);
@@ -68,7 +69,7 @@ final class SchoolPane extends VBox {
         save.setOnAction(pressed -> saveCopy());
         name.setOnAction(enter -> saveCopy());
         bands.setOnAction(enter -> saveCopy());
-        WhenShown.run(this, desk.stateProperty(), this::offer);
+        WhenShown.run(this, desk.ledger().stateProperty(), this::offer);
         getChildren().addAll(chooser(), copier(), effect, changes);
     }
 
@@ -85,20 +86,21 @@ final class SchoolPane extends VBox {
     }
 
     private void offer() {
-        BandPolicy inForce = desk.state().schools().bands(chemistry.getValue());
-        List<BandPolicy> choices = desk.state().schools().choices(chemistry.getValue());
-        BandPolicy chosen = school.getValue();
+        BandSchool inForce = Schools.of(desk.ledger().state()).bands(chemistry.getValue());
+        List<BandSchool> choices = Schools.of(desk.ledger().state()).choices(chemistry.getValue());
+        BandSchool chosen = school.getValue();
         if (!school.getItems().equals(choices)) school.getItems().setAll(choices);
         school.setValue(chosen != null && choices.contains(chosen) ? chosen : inForce);
         preview();
     }
 
     private void preview() {
-        BandPolicy chosen = school.getValue();
+        BandSchool chosen = school.getValue();
         if (chosen == null) return;
-        boolean isInForce = chosen.equals(desk.state().schools().bands(chosen.chemistry()));
+        boolean isInForce =
+                chosen.equals(Schools.of(desk.ledger().state()).bands(chosen.chemistry()));
         force.setDisable(isInForce);
-        List<SchoolChange> list = SchoolChange.of(desk.state(), chosen);
+        List<SchoolChange> list = SchoolChange.of(desk.ledger().state(), chosen);
         changes.getItems().setAll(list.stream().map(SchoolPane::words).toList());
         if (isInForce) effect.setText("The " + chosen.name() + " is in force.");
         else effect.setText(list.isEmpty() ? "" : summary(list));
@@ -128,29 +130,31 @@ final class SchoolPane extends VBox {
         BandText text = BandText.read(name.getText(), chemistry.getValue(), bands.getText());
         if (text.problem().isPresent()) {
             effect.setText(text.problem().get());
-            desk.say(text.problem().get());
+            desk.notices().say(text.problem().get());
             return;
         }
         putInForce(text.policy());
     }
 
-    private void putInForce(Optional<BandPolicy> policy) {
+    private void putInForce(Optional<BandSchool> policy) {
         if (policy.isEmpty()) return;
-        List<SchoolChange> list = SchoolChange.of(desk.state(), policy.get());
-        desk.log(
-                "School: " + policy.get().name(),
-                List.of(new Fact.BandsChosen(policy.get())),
-                () -> {
-                    school.setValue(policy.get());
-                    name.clear();
-                    changes.getItems().setAll(list.stream().map(SchoolPane::words).toList());
-                    effect.setText(
-                            "The "
-                                    + policy.get().name()
-                                    + " is in force. "
-                                    + (list.isEmpty()
-                                            ? "No cell changes its verdict."
-                                            : summary(list)));
-                });
+        List<SchoolChange> list = SchoolChange.of(desk.ledger().state(), policy.get());
+        desk.ledger()
+                .log(
+                        "School: " + policy.get().name(),
+                        List.of(new SchoolFact.BandsChosen(policy.get())),
+                        () -> {
+                            school.setValue(policy.get());
+                            name.clear();
+                            changes.getItems()
+                                    .setAll(list.stream().map(SchoolPane::words).toList());
+                            effect.setText(
+                                    "The "
+                                            + policy.get().name()
+                                            + " is in force. "
+                                            + (list.isEmpty()
+                                                    ? "No cell changes its verdict."
+                                                    : summary(list)));
+                        });
     }
 }

@@ -11,9 +11,10 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Place;
 import pentacell.core.cell.Tray;
-import pentacell.core.fact.Cell;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.CellMark;
 import pentacell.desktop.kit.Pen;
@@ -54,13 +55,14 @@ final class TrayView extends StackPane {
         setOnMousePressed(this::onPress);
         setOnMouseDragged(this::onDrag);
         setOnMouseReleased(this::onRelease);
-        desk.foundProperty()
+        desk.selection()
+                .foundProperty()
                 .subscribe(count -> {
                     if (count.intValue() > 0) flash.begin();
                 });
         setOnKeyPressed(this::onKey);
-        desk.stateProperty().subscribe(state -> surface.repaint());
-        desk.selectedProperty().subscribe(selected -> surface.repaint());
+        desk.ledger().stateProperty().subscribe(state -> surface.repaint());
+        desk.selection().cellProperty().subscribe(selected -> surface.repaint());
         model.trayProperty().subscribe(tray -> surface.repaint());
         model.cursorProperty()
                 .subscribe(cursor -> {
@@ -129,11 +131,12 @@ final class TrayView extends StackPane {
                     grid.margin() / 2,
                     grid.y(row * tray.columns()) + grid.cellHeight() / 2,
                     Place.rowLetters(row + 1));
-        Optional<CellId> selected = desk.selectedProperty().get();
+        Optional<CellId> selected = desk.selection().cellProperty().get();
         for (int i = 0; i < tray.size(); i++) {
-            Optional<CellId> here = desk.state().cellAt(tray.place(i));
+            Optional<CellId> here = Cells.of(desk.ledger().state()).at(tray.place(i));
             boolean isSelected = here.isPresent() && here.equals(selected);
-            paintPlace(pen, grid, i, here.flatMap(desk.state()::cell), isSelected);
+            paintPlace(
+                    pen, grid, i, here.flatMap(Cells.of(desk.ledger().state())::cell), isSelected);
         }
         int cursor = model.cursorProperty().get();
         for (int i = Math.min(anchor, cursor); i <= Math.max(anchor, cursor); i++)
@@ -167,7 +170,7 @@ final class TrayView extends StackPane {
     }
 
     private void paintPlace(
-            Pen pen, Grid grid, int index, Optional<Cell> cell, boolean isSelected) {
+            Pen pen, Grid grid, int index, Optional<CellRecord> cell, boolean isSelected) {
         double x = grid.x(index);
         double y = grid.y(index);
         pen.fill(
@@ -182,7 +185,7 @@ final class TrayView extends StackPane {
         double labelHeight = 1.25 * pen.em();
         double radius =
                 Math.max(5, Math.min(grid.cellWidth(), grid.cellHeight() - labelHeight) / 2 - 5);
-        CellMark.of(cell.get(), desk.state())
+        CellMark.of(cell.get(), desk.ledger().state())
                 .draw(
                         pen,
                         x + grid.cellWidth() / 2,
@@ -230,7 +233,7 @@ final class TrayView extends StackPane {
                 .ifPresent(tray -> {
                     for (int i = Math.min(anchor, cursor); i <= Math.max(anchor, cursor); i++)
                         if (i < tray.size())
-                            desk.state().cellAt(tray.place(i)).ifPresent(cells::add);
+                            Cells.of(desk.ledger().state()).at(tray.place(i)).ifPresent(cells::add);
                 });
         return cells;
     }
@@ -269,7 +272,11 @@ final class TrayView extends StackPane {
         dropAt = Optional.empty();
         setCursor(Cursor.DEFAULT);
         boolean sameSpot =
-                to.isPresent() && desk.state().cellAt(to.get()).filter(cells::contains).isPresent();
+                to.isPresent()
+                        && Cells.of(desk.ledger().state())
+                                .at(to.get())
+                                .filter(cells::contains)
+                                .isPresent();
         if (to.isPresent() && !sameSpot) model.move(cells, to.get());
         anchor = model.cursorProperty().get();
         surface.repaint();
@@ -277,7 +284,8 @@ final class TrayView extends StackPane {
 
     private void moveTo(int index) {
         model.moveTo(index);
-        model.cellAtCursor().ifPresentOrElse(desk::select, desk::selectNothing);
+        model.cellAtCursor()
+                .ifPresentOrElse(desk.selection()::select, desk.selection()::selectNothing);
     }
 
     private void onKey(KeyEvent key) {

@@ -10,8 +10,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.intake.WaitingForTest;
 import pentacell.core.school.IntakeVerdict;
+import pentacell.core.triage.WaitingForTest;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
@@ -63,11 +63,11 @@ final class WaitingPane extends VBox {
         HBox head = new HBox(summary, gap, csv);
         head.getStyleClass().add("school-row");
         getChildren().addAll(head, cautions, list.table());
-        WhenShown.run(this, desk.stateProperty(), this::show);
+        WhenShown.run(this, desk.ledger().stateProperty(), this::show);
     }
 
     private void show() {
-        List<WaitingForTest> waiting = WaitingForTest.of(desk.state());
+        List<WaitingForTest> waiting = WaitingForTest.of(desk.ledger().state());
         long slow =
                 waiting.stream()
                         .filter(each -> each.instruction().verdict() != IntakeVerdict.NORMAL)

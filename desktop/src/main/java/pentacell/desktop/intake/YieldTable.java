@@ -8,9 +8,10 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import pentacell.core.donor.Donor;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.donor.Donors;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
+import pentacell.core.state.WorkshopState;
 
 /// The running yield: how many cells of each donor were logged, are fit, wait, are out.
 final class YieldTable {
@@ -50,7 +51,7 @@ final class YieldTable {
 
     static List<Yield> of(WorkshopState state, JudgedStock judged) {
         List<Yield> yields = new ArrayList<>();
-        for (Donor donor : state.donors().values()) {
+        for (Donor donor : Donors.of(state).described().values()) {
             int fit = 0;
             int waiting = 0;
             int out = 0;

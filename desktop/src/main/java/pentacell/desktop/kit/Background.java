@@ -23,14 +23,14 @@ public final class Background implements AutoCloseable {
                         Thread.ofPlatform().daemon().name(name).factory());
     }
 
-    /// Runs work; then exactly one of the two consumers on the UI thread.
+    /// Runs work; then exactly one of the two consumers on the UI thread, whatever was thrown.
     public <T> void run(
-            Callable<T> work, Consumer<? super T> onUi, Consumer<? super Exception> onFailure) {
+            Callable<T> work, Consumer<? super T> onUi, Consumer<? super Throwable> onFailure) {
         worker.execute(() -> {
             try {
                 T result = work.call();
                 Platform.runLater(() -> onUi.accept(result));
-            } catch (Exception failure) {
+            } catch (Throwable failure) {
                 LOG.warn("background work failed", failure);
                 Platform.runLater(() -> onFailure.accept(failure));
             }

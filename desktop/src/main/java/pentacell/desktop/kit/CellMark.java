@@ -2,12 +2,14 @@ package pentacell.desktop.kit;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellModel;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.CellRecord;
 import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
 import pentacell.core.grade.Standing;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
 import pentacell.desktop.kit.PlotSurface.Hue;
 
 /// The cell mark: a cell seen end-on. The outer ring is an arc that closes at 100 % of rated
@@ -22,10 +24,10 @@ public record CellMark(Standing standing, OptionalDouble soh, OptionalDouble mil
     private static final double DARK_MILLIOHMS = 120;
 
     /// The mark of a cell.
-    public static CellMark of(Cell cell, WorkshopState state) {
-        Optional<CellModel> model = state.modelOf(cell);
+    public static CellMark of(CellRecord cell, WorkshopState state) {
+        Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
         return new CellMark(
-                Grader.judge(cell, model, state.schools(), GradePolicy.USUAL).verdict(),
+                Grader.judge(cell, model, Schools.of(state), GradePolicy.USUAL).verdict(),
                 Grader.soh(cell, model),
                 cell.milliohms());
     }

@@ -127,4 +127,9 @@ public final class PlotSurface extends Region {
     Font typeface() {
         return font.getValue();
     }
+
+    /// How far two points lie apart on the surface, in pixels.
+    public static double distance(double x, double y, double otherX, double otherY) {
+        return Math.hypot(x - otherX, y - otherY);
+    }
 }

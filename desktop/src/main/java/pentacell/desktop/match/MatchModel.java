@@ -8,28 +8,31 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Pack;
-import pentacell.core.fact.PackFact;
-import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.match.MatchOutcome;
 import pentacell.core.match.MatchOutcome.Infeasible;
-import pentacell.core.match.MatchRules;
-import pentacell.core.match.MatchSwap;
 import pentacell.core.match.Matcher;
 import pentacell.core.match.SearchEffort;
 import pentacell.core.match.SearchWatch;
 import pentacell.core.match.TradeOff;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.MatchSwap;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.PackFact;
+import pentacell.core.pack.Packs;
+import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Job;
 import pentacell.desktop.kit.Background;
 
 /// What Match knows: the pack in hand with its figures, the shelf beside it, and the searches that
@@ -45,7 +48,6 @@ final class MatchModel {
     static final int CURVE_POINTS = 12;
 
     private final Desk desk;
-    private final Background curveWork = new Background("trade-off");
     private final ReadOnlyObjectWrapper<String> packName = new ReadOnlyObjectWrapper<>("");
     private final ReadOnlyObjectWrapper<Optional<Shown>> shown =
             new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -53,12 +55,14 @@ final class MatchModel {
             new ReadOnlyObjectWrapper<>(new Search.Idle());
     private final ReadOnlyObjectWrapper<List<TradeOff.Point>> curve =
             new ReadOnlyObjectWrapper<>(List.of());
-    private AtomicBoolean cancelled = new AtomicBoolean();
-    private AtomicBoolean curveCancelled = new AtomicBoolean();
+    private Job matching = Job.none();
+    private Job drawing = Job.none();
 
     MatchModel(Desk desk) {
         this.desk = desk;
-        desk.stateProperty().subscribe(state -> refresh());
+        desk.ledger().stateProperty().subscribe(state -> refresh());
+        // a search of another workshop was cancelled, and nothing will be heard of it
+        desk.ledger().whileOpen(opened -> search.set(new Search.Idle()), () -> {});
     }
 
     /// A matched pack as it is shown.
@@ -122,15 +126,17 @@ final class MatchModel {
     }
 
     MatchableStock stock() {
-        return MatchableStock.of(desk.state(), desk.judged(), packName.get());
+        return MatchableStock.of(desk.ledger().state(), desk.ledger().judged(), packName.get());
     }
 
     private void refresh() {
-        WorkshopState state = desk.state();
+        WorkshopState state = desk.ledger().state();
         if ((packName.get().isEmpty() || packName.get().equals(NEW_PACK))
-                && !state.packs().isEmpty())
-            packName.set(List.copyOf(state.packs().keySet()).get(state.packs().size() - 1));
-        shown.set(state.pack(packName.get()).map(pack -> show(pack, state)));
+                && !Packs.of(state).all().isEmpty())
+            packName.set(
+                    List.copyOf(Packs.of(state).all().keySet())
+                            .get(Packs.of(state).all().size() - 1));
+        shown.set(Packs.of(state).pack(packName.get()).map(pack -> show(pack, state)));
     }
 
     private Shown show(Pack pack, WorkshopState state) {
@@ -146,7 +152,8 @@ final class MatchModel {
                 Candidate known = usable.get(id);
                 if (known != null) cells.add(known);
                 else
-                    state.cell(id)
+                    Cells.of(state)
+                            .cell(id)
                             .flatMap(cell -> noLongerUsable(cell, state))
                             .ifPresent(cells::add);
             }
@@ -170,9 +177,9 @@ final class MatchModel {
 
     /// A cell that was matched and has since been judged out still stands in its group until it is
     /// swapped.
-    private static Optional<Candidate> noLongerUsable(Cell cell, WorkshopState state) {
+    private static Optional<Candidate> noLongerUsable(CellRecord cell, WorkshopState state) {
         if (cell.milliampHours().isEmpty()) return Optional.empty();
-        Optional<CellModel> model = state.modelOf(cell);
+        Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
         return Optional.of(
                 new Candidate(
                         cell.id(),
@@ -207,27 +214,37 @@ final class MatchModel {
         String pack = packName.get();
         List<Candidate> candidates = stock().candidates();
         Map<CellId, Integer> locks = locks(rules);
-        AtomicBoolean stop = new AtomicBoolean();
-        cancelled = stop;
         search.set(new Search.Running(Optional.empty()));
-        SearchWatch watch =
-                new SearchWatch() {
-                    @Override
-                    public boolean stop() {
-                        return stop.get();
-                    }
+        matching =
+                desk.work()
+                        .lane("match")
+                        .run(
+                                job -> Matcher.match(candidates, rules, locks, EFFORT, watch(job)),
+                                outcome -> finish(pack, rules, locks, outcome),
+                                failure -> {
+                                    search.set(new Search.Idle());
+                                    desk.notices().say("No match: " + failure.getMessage());
+                                });
+        matching.progressProperty()
+                .subscribe(told -> {
+                    if (search.get() instanceof Search.Running
+                            && told.orElse(null) instanceof SearchWatch.Progress progress)
+                        search.set(new Search.Running(Optional.of(progress)));
+                });
+    }
 
-                    @Override
-                    public void searched(Progress progress) {
-                        Background.tell(() -> {
-                            if (search.get() instanceof Search.Running)
-                                search.set(new Search.Running(Optional.of(progress)));
-                        });
-                    }
-                };
-        desk.compute(
-                () -> Matcher.match(candidates, rules, locks, EFFORT, watch),
-                outcome -> finish(pack, rules, locks, outcome));
+    private static SearchWatch watch(Job job) {
+        return new SearchWatch() {
+            @Override
+            public boolean stop() {
+                return job.isCancelled();
+            }
+
+            @Override
+            public void searched(Progress progress) {
+                job.tell(progress);
+            }
+        };
     }
 
     private void finish(
@@ -236,29 +253,31 @@ final class MatchModel {
             case Infeasible infeasible -> search.set(new Search.NoSolution(infeasible));
             case MatchOutcome.Matched matched -> {
                 search.set(new Search.Idle());
-                desk.log(
-                        "Match " + pack,
-                        List.of(
-                                new PackFact.GroupsMatched(
-                                        pack, rules, matched.result().groups(), locks)),
-                        () ->
-                                desk.say(
-                                        switch (matched.result().ending()) {
-                                            case PROVEN_BEST ->
-                                                    "Matched: no grouping of these cells can be better.";
-                                            case PROVEN_WITHIN_NOISE ->
-                                                    "Matched: no grouping can be better by more than the meter can tell.";
-                                            case SEARCHED -> "Matched.";
-                                            case CUT_SHORT ->
-                                                    "Cancelled: this is the best match found until then.";
-                                        }));
+                desk.ledger()
+                        .log(
+                                "Match " + pack,
+                                List.of(
+                                        new PackFact.GroupsMatched(
+                                                pack, rules, matched.result().groups(), locks)),
+                                () ->
+                                        desk.notices()
+                                                .say(
+                                                        switch (matched.result().ending()) {
+                                                            case PROVEN_BEST ->
+                                                                    "Matched: no grouping of these cells can be better.";
+                                                            case PROVEN_WITHIN_NOISE ->
+                                                                    "Matched: no grouping can be better by more than the meter can tell.";
+                                                            case SEARCHED -> "Matched.";
+                                                            case CUT_SHORT ->
+                                                                    "Cancelled: this is the best match found until then.";
+                                                        }));
             }
         }
     }
 
     /// Ends the search with the best it has.
     void cancel() {
-        cancelled.set(true);
+        matching.cancel();
     }
 
     /// Computes the curve of capacity against the limit on IR spread, point by point.
@@ -266,41 +285,38 @@ final class MatchModel {
         List<Candidate> candidates = stock().candidates();
         Map<CellId, Integer> locks = locks(rules);
         cancelCurve();
-        AtomicBoolean stop = new AtomicBoolean();
-        curveCancelled = stop;
         curve.set(List.of());
-        SearchWatch watch =
-                new SearchWatch() {
-                    @Override
-                    public boolean stop() {
-                        return stop.get();
-                    }
+        drawing =
+                desk.work()
+                        .lane("trade-off")
+                        .run(
+                                job ->
+                                        TradeOff.curve(
+                                                candidates,
+                                                rules,
+                                                locks,
+                                                CURVE_POINTS,
+                                                CURVE_EFFORT,
+                                                watch(job),
+                                                point -> Background.tell(() -> add(job, point))),
+                                points -> {
+                                    if (points.isEmpty() && !drawing.isCancelled())
+                                        desk.notices()
+                                                .say(
+                                                        "No curve: every cell needs a resistance, and the other rules must be possible.");
+                                },
+                                failure -> desk.notices().say("No curve: " + failure.getMessage()));
+    }
 
-                    @Override
-                    public void searched(Progress progress) {}
-                };
-        TradeOff.Listener add =
-                point ->
-                        Background.tell(() -> {
-                            if (stop.get()) return;
-                            List<TradeOff.Point> longer = new ArrayList<>(curve.get());
-                            longer.add(point);
-                            curve.set(List.copyOf(longer));
-                        });
-        curveWork.run(
-                () ->
-                        TradeOff.curve(
-                                candidates, rules, locks, CURVE_POINTS, CURVE_EFFORT, watch, add),
-                points -> {
-                    if (points.isEmpty() && !stop.get())
-                        desk.say(
-                                "No curve: every cell needs a resistance, and the other rules must be possible.");
-                },
-                failure -> desk.say("No curve: " + failure.getMessage()));
+    private void add(Job job, TradeOff.Point point) {
+        if (job.isCancelled()) return;
+        List<TradeOff.Point> longer = new ArrayList<>(curve.get());
+        longer.add(point);
+        curve.set(List.copyOf(longer));
     }
 
     void cancelCurve() {
-        curveCancelled.set(true);
+        drawing.cancel();
     }
 
     /// Lets two cells change places, unless one is locked.
@@ -309,17 +325,18 @@ final class MatchModel {
         Shown now = shown.get().get();
         for (CellId cell : List.of(first, second)) {
             if (now.isLocked(cell)) {
-                desk.say(cell + " is locked to its group; set it free first (L).");
+                desk.notices().say(cell + " is locked to its group; set it free first (L).");
                 return;
             }
         }
         boolean bothOnShelf =
                 now.pack().groupOf(first).isEmpty() && now.pack().groupOf(second).isEmpty();
         if (bothOnShelf || now.pack().groupOf(first).equals(now.pack().groupOf(second))) return;
-        desk.log(
-                "Swap " + first + " and " + second,
-                List.of(new PackFact.CellsSwapped(now.pack().name(), first, second)),
-                () -> desk.say("Swapped " + first + " and " + second + "."));
+        desk.ledger()
+                .log(
+                        "Swap " + first + " and " + second,
+                        List.of(new PackFact.CellsSwapped(now.pack().name(), first, second)),
+                        () -> desk.notices().say("Swapped " + first + " and " + second + "."));
     }
 
     /// Locks a cell to its group, or sets it free.
@@ -327,9 +344,10 @@ final class MatchModel {
         if (shown.get().isEmpty() || shown.get().get().pack().groupOf(cell).isEmpty()) return;
         Shown now = shown.get().get();
         PackFact.Lock lock = now.isLocked(cell) ? PackFact.Lock.FREE : PackFact.Lock.LOCKED;
-        desk.log(
-                (lock == PackFact.Lock.LOCKED ? "Lock " : "Free ") + cell,
-                List.of(new PackFact.CellLock(now.pack().name(), cell, lock)),
-                () -> {});
+        desk.ledger()
+                .log(
+                        (lock == PackFact.Lock.LOCKED ? "Lock " : "Free ") + cell,
+                        List.of(new PackFact.CellLock(now.pack().name(), cell, lock)),
+                        () -> {});
     }
 }

@@ -1,5 +1,6 @@
 package pentacell.desktop.match;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
@@ -11,15 +12,23 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import pentacell.core.fact.Pack;
+import pentacell.core.cell.CellId;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
+import pentacell.desktop.theme.Theme;
 
 /// Match: the rules on the left, the skyline and its figures, and the pick walk of the matched
 /// pack.
 public final class MatchStation implements Station {
     private static final PseudoClass SHOWN = PseudoClass.getPseudoClass("shown");
+
+    private static final String SKYLINE = "Skyline";
+    private static final String PICK = "Pick list";
 
     private final Desk desk;
     private final MatchModel model;
@@ -27,8 +36,8 @@ public final class MatchStation implements Station {
     private final Skyline skyline;
     private final PickPane pick;
     private final VBox centre = new VBox();
-    private final Button toSkyline = new Button("Skyline");
-    private final Button toPick = new Button("Pick list");
+    private final Button toSkyline = new Button(SKYLINE);
+    private final Button toPick = new Button(PICK);
     private final FiguresRow figures = new FiguresRow();
     private final Label consequence = new Label();
 
@@ -82,7 +91,7 @@ public final class MatchStation implements Station {
     }
 
     /// Shows the pick walk.
-    public void showPick() {
+    private void showPick() {
         centre.getChildren().setAll(pick);
         consequence.setVisible(false);
         mark(false);
@@ -95,7 +104,7 @@ public final class MatchStation implements Station {
     }
 
     /// Takes a pack in hand.
-    public void takeInHand(String pack) {
+    private void takeInHand(String pack) {
         model.takeInHand(pack);
     }
 
@@ -107,6 +116,42 @@ public final class MatchStation implements Station {
     /// Whether the trade-off curve has been drawn to its end.
     public boolean hasCurve() {
         return model.curveProperty().get().size() >= MatchModel.CURVE_POINTS;
+    }
+
+    @Override
+    public List<String> panes() {
+        return List.of(SKYLINE, PICK);
+    }
+
+    @Override
+    public void showPane(String name) {
+        if (name.equals(PICK)) showPick();
+        else showSkyline();
+    }
+
+    @Override
+    public List<Due> due() {
+        return MatchDue.of(desk.ledger().state());
+    }
+
+    @Override
+    public List<Shot> shots() {
+        return List.of(
+                new Shot("match-paper", Theme.PAPER, this::pose, this::hasCurve),
+                new Shot("match-shed", Theme.SHED, () -> {}, this::hasCurve),
+                new Shot(
+                        "pick-paper",
+                        Theme.PAPER,
+                        () -> {
+                            takeInHand("Dome shutter 12 V");
+                            showPick();
+                        }));
+    }
+
+    private void pose() {
+        takeInHand("Long night 24 V");
+        desk.selection().select(new CellId("HB04-06"));
+        drawCurve();
     }
 
     @Override
@@ -126,10 +171,11 @@ public final class MatchStation implements Station {
 
     @Override
     public ObservableValue<Number> waiting() {
-        return desk.stateProperty()
+        return desk.ledger()
+                .stateProperty()
                 .map(state -> {
                     int toPick = 0;
-                    for (Pack pack : state.packs().values())
+                    for (Pack pack : Packs.of(state).all().values())
                         toPick += pack.cellCount() - pack.picked().size();
                     return toPick;
                 });

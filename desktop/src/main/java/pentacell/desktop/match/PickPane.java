@@ -26,8 +26,8 @@ import pentacell.core.build.PickLine;
 import pentacell.core.build.PickWalk;
 import pentacell.core.build.PickWalk.Check;
 import pentacell.core.build.PickWalk.Order;
-import pentacell.core.fact.Pack;
-import pentacell.core.fact.PackFact;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.PackFact;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
@@ -133,7 +133,7 @@ final class PickPane extends VBox {
         table.getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(line -> {
-                    if (line != null) desk.select(line.cell());
+                    if (line != null) desk.selection().select(line.cell());
                 });
     }
 
@@ -153,7 +153,7 @@ final class PickPane extends VBox {
     }
 
     private List<PickLine> walk() {
-        return pack().map(pack -> PickWalk.of(pack, desk.state(), order.getValue()))
+        return pack().map(pack -> PickWalk.of(pack, desk.ledger().state(), order.getValue()))
                 .orElse(List.of());
     }
 
@@ -180,28 +180,31 @@ final class PickPane extends VBox {
     private void checkOff() {
         if (pack().isEmpty() || check.getText().isBlank()) return;
         Pack pack = pack().get();
-        switch (PickWalk.check(check.getText(), pack, desk.state())) {
+        switch (PickWalk.check(check.getText(), pack, desk.ledger().state())) {
             case Check.Wrong wrong -> {
                 answer.setText("■ " + wrong.reason());
                 check.pseudoClassStateChanged(WRONG, true);
                 check.selectAll();
             }
             case Check.Right right ->
-                    desk.log(
-                            "Pick " + right.line().cell(),
-                            List.of(
-                                    new PackFact.CellPicked(
-                                            pack.name(), right.line().cell(), PackFact.Pick.TAKEN)),
-                            () -> {
-                                answer.setText(
-                                        right.line().cell()
-                                                + " goes to group "
-                                                + right.line().group()
-                                                + ", position "
-                                                + right.line().position()
-                                                + ".");
-                                check.clear();
-                            });
+                    desk.ledger()
+                            .log(
+                                    "Pick " + right.line().cell(),
+                                    List.of(
+                                            new PackFact.CellPicked(
+                                                    pack.name(),
+                                                    right.line().cell(),
+                                                    PackFact.Pick.TAKEN)),
+                                    () -> {
+                                        answer.setText(
+                                                right.line().cell()
+                                                        + " goes to group "
+                                                        + right.line().group()
+                                                        + ", position "
+                                                        + right.line().position()
+                                                        + ".");
+                                        check.clear();
+                                    });
         }
     }
 
@@ -241,19 +244,23 @@ final class PickPane extends VBox {
         String proposed = "pick list " + pack.name() + " " + order.getValue().words() + ending;
         Optional<Path> target = files.whereTo(title, proposed);
         if (target.isEmpty()) return;
-        desk.compute(
-                () -> {
-                    try {
-                        SafeCsv.writeBytes(target.get(), contents.of(pack, walk));
-                        return "Written: " + target.get();
-                    } catch (IOException failure) {
-                        return "Could not write "
-                                + target.get()
-                                + ": "
-                                + failure.getMessage()
-                                + (Files.isDirectory(target.get()) ? " (it is a folder)" : "");
-                    }
-                },
-                desk::say);
+        desk.work()
+                .lane("files")
+                .run(
+                        () -> {
+                            try {
+                                SafeCsv.writeBytes(target.get(), contents.of(pack, walk));
+                                return "Written: " + target.get();
+                            } catch (IOException failure) {
+                                return "Could not write "
+                                        + target.get()
+                                        + ": "
+                                        + failure.getMessage()
+                                        + (Files.isDirectory(target.get())
+                                                ? " (it is a folder)"
+                                                : "");
+                            }
+                        },
+                        desk.notices()::say);
     }
 }

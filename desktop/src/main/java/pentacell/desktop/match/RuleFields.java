@@ -2,7 +2,6 @@ package pentacell.desktop.match;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -21,9 +20,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.match.MatchOutcome.Limit;
-import pentacell.core.match.MatchRules;
-import pentacell.core.match.Selection;
 import pentacell.core.measure.InstrumentFigures;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Selection;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 
@@ -150,15 +149,12 @@ final class RuleFields extends VBox {
         if (wrong) return Optional.empty();
         Selection chosen = (Selection) selection.getSelectedToggle().getUserData();
         return Optional.of(
-                new MatchRules(
-                        Collections.nCopies(groups.getAsInt(), cells.getAsInt()),
-                        chosen,
-                        spread,
-                        OptionalInt.empty(),
-                        health.getAsDouble() / 100,
-                        OptionalDouble.empty(),
-                        repeats.getAsDouble() / 100,
-                        Optional.of(chemistry)));
+                MatchRules.of(groups.getAsInt(), cells.getAsInt(), chosen)
+                        .with(rules ->
+                                rules.maxIrSpreadMilliohms(spread)
+                                        .minSohShare(health.getAsDouble() / 100)
+                                        .repeatabilityShare(repeats.getAsDouble() / 100)
+                                        .chemistry(Optional.of(chemistry))));
     }
 
     private OptionalInt whole(TextField field, int least, int most, String what) {

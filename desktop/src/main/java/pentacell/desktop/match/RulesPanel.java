@@ -16,9 +16,10 @@ import javafx.scene.layout.VBox;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.MatchOutcome.Infeasible;
-import pentacell.core.match.MatchRules;
 import pentacell.core.match.SearchWatch;
 import pentacell.core.measure.InstrumentFigures;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Packs;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
@@ -95,18 +96,22 @@ final class RulesPanel extends VBox {
                 .subscribe(name -> {
                     if (name != null && !name.isBlank()) model.takeInHand(name.strip());
                 });
-        desk.stateProperty()
+        desk.ledger()
+                .stateProperty()
                 .subscribe(state -> {
                     String present = model.packNameProperty().get();
-                    List<String> names = List.copyOf(state.packs().keySet());
+                    List<String> names = List.copyOf(Packs.of(state).all().keySet());
                     if (!pack.getItems().equals(names)) pack.getItems().setAll(names);
                     pack.setValue(present.isEmpty() ? MatchModel.NEW_PACK : present);
                     sayStock();
                 });
         model.shownProperty().subscribe(shown -> shown.ifPresent(now -> show(now.pack().rules())));
-        desk.stateProperty()
-                .subscribe(
-                        state -> desk.compute(() -> InstrumentFigures.of(state), fields::suggest));
+        desk.ledger()
+                .stateProperty()
+                .subscribe(state ->
+                        desk.work()
+                                .lane("instrument figures")
+                                .run(() -> InstrumentFigures.of(state), fields::suggest));
         model.searchProperty().subscribe(this::show);
         fields.onSize(this::sayNeeded);
         chemistry.valueProperty().subscribe(value -> sayStock());

@@ -50,7 +50,7 @@ final class Skyline extends StackPane {
         setFocusTraversable(true);
         getChildren().add(surface);
         model.shownProperty().subscribe(shown -> surface.repaint());
-        desk.selectedProperty().subscribe(selected -> surface.repaint());
+        desk.selection().cellProperty().subscribe(selected -> surface.repaint());
         setOnMousePressed(this::onPress);
         setOnMouseDragged(this::onDrag);
         setOnMouseReleased(this::onRelease);
@@ -73,7 +73,7 @@ final class Skyline extends StackPane {
                 new SkylinePainter(
                         pen,
                         shown.get(),
-                        desk.selectedProperty().get(),
+                        desk.selection().cellProperty().get(),
                         marked.or(() -> dragged),
                         target);
         blocks = painter.paint(width, height);
@@ -86,7 +86,7 @@ final class Skyline extends StackPane {
     private void onPress(MouseEvent press) {
         requestFocus();
         Optional<CellId> cell = cellAt(press.getX(), press.getY());
-        cell.ifPresent(desk::select);
+        cell.ifPresent(desk.selection()::select);
         dragged = press.getButton() == MouseButton.PRIMARY ? cell : Optional.empty();
     }
 
@@ -109,7 +109,7 @@ final class Skyline extends StackPane {
     }
 
     private void onKey(KeyEvent key) {
-        Optional<CellId> selected = desk.selectedProperty().get();
+        Optional<CellId> selected = desk.selection().cellProperty().get();
         switch (key.getCode()) {
             case L -> selected.ifPresent(model::toggleLock);
             case X -> selected.ifPresent(this::markOrSwap);
@@ -124,7 +124,8 @@ final class Skyline extends StackPane {
         }
         consequence.set(
                 marked.flatMap(from ->
-                                desk.selectedProperty()
+                                desk.selection()
+                                        .cellProperty()
                                         .get()
                                         .filter(to -> !to.equals(from))
                                         .map(to -> effectOf(from, to)))
@@ -145,23 +146,24 @@ final class Skyline extends StackPane {
     private void walk(int columns, int up) {
         if (blocks.isEmpty()) return;
         Optional<Block> here =
-                desk.selectedProperty()
+                desk.selection()
+                        .cellProperty()
                         .get()
                         .flatMap(cell ->
                                 blocks.stream()
                                         .filter(block -> block.cell().equals(cell))
                                         .findFirst());
         if (here.isEmpty()) {
-            desk.select(blocks.get(0).cell());
+            desk.selection().select(blocks.get(0).cell());
             return;
         }
         List<Block> column = column(here.get().column());
         int index = column.indexOf(here.get());
         if (up != 0 && index + up >= 0 && index + up < column.size())
-            desk.select(column.get(index + up).cell());
+            desk.selection().select(column.get(index + up).cell());
         List<Block> beside = column(here.get().column() + columns);
         if (columns != 0 && !beside.isEmpty())
-            desk.select(beside.get(Math.min(index, beside.size() - 1)).cell());
+            desk.selection().select(beside.get(Math.min(index, beside.size() - 1)).cell());
     }
 
     private List<Block> column(int column) {

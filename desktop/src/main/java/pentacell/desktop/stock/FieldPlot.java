@@ -64,7 +64,7 @@ final class FieldPlot extends StackPane {
         setFocusTraversable(true);
         getChildren().add(surface);
         model.shownProperty().subscribe(shown -> surface.repaint());
-        desk.selectedProperty().subscribe(selected -> surface.repaint());
+        desk.selection().cellProperty().subscribe(selected -> surface.repaint());
         setOnMousePressed(press -> {
             requestFocus();
             brush = Optional.of(new Brush(press.getX(), press.getY(), press.getX(), press.getY()));
@@ -108,7 +108,7 @@ final class FieldPlot extends StackPane {
                     held.add(row.cell().id());
             model.brush(held);
         } else {
-            nearest(field, release.getX(), release.getY()).ifPresent(desk::select);
+            nearest(field, release.getX(), release.getY()).ifPresent(desk.selection()::select);
         }
         surface.repaint();
     }
@@ -118,9 +118,8 @@ final class FieldPlot extends StackPane {
         Optional<CellId> nearest = Optional.empty();
         for (Row row : points()) {
             double distance =
-                    Math.hypot(
-                            field.x().pixel(capacity(row)) - x,
-                            field.y().pixel(resistance(row)) - y);
+                    PlotSurface.distance(
+                            field.x().pixel(capacity(row)), field.y().pixel(resistance(row)), x, y);
             if (distance >= least) continue;
             least = distance;
             nearest = Optional.of(row.cell().id());
@@ -319,7 +318,8 @@ final class FieldPlot extends StackPane {
         double y = field.y().pixel(resistance(row));
         Set<CellId> brushed = model.shownProperty().get().brushed();
         boolean isAside = !brushed.isEmpty() && !brushed.contains(row.cell().id());
-        boolean isSelected = desk.selectedProperty().get().equals(Optional.of(row.cell().id()));
+        boolean isSelected =
+                desk.selection().cellProperty().get().equals(Optional.of(row.cell().id()));
         if (isSelected) pen.disc(Hue.FOCUS, 0.25, x, y, 11);
         if (row.standing() == Standing.OUT) {
             pen.line(Hue.STOP, 1.5, x - 4, y - 4, x + 4, y + 4);

@@ -10,13 +10,15 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.grade.Grader;
 import pentacell.core.grade.LotStatistics;
 import pentacell.core.grade.Standing;
+import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
 
 /// What Stock shows: the cells of the models that are not hidden, and those the brush holds.
@@ -27,12 +29,13 @@ final class StockModel {
 
     StockModel(Desk desk) {
         this.desk = desk;
-        desk.stateProperty()
+        desk.ledger()
+                .stateProperty()
                 .subscribe(state -> refresh(shown.get().brushed(), shown.get().hiddenModels()));
     }
 
     /// A cell in stock.
-    record Row(Cell cell, Optional<CellModel> model, Standing standing, OptionalDouble soh) {
+    record Row(CellRecord cell, Optional<CellModel> model, Standing standing, OptionalDouble soh) {
         String modelName() {
             return cell.model().orElse("not known");
         }
@@ -73,27 +76,27 @@ final class StockModel {
     }
 
     private void refresh(Set<CellId> brushed, Set<String> hidden) {
-        WorkshopState state = desk.state();
+        WorkshopState state = desk.ledger().state();
         List<Row> rows = new ArrayList<>();
-        for (Cell cell : state.cells().values()) {
-            Optional<CellModel> model = state.modelOf(cell);
+        for (CellRecord cell : Cells.of(state).all().values()) {
+            Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
             Row row =
                     new Row(
                             cell,
                             model,
-                            desk.judged().standing(cell.id()),
+                            desk.ledger().judged().standing(cell.id()),
                             Grader.soh(cell, model));
             if (!hidden.contains(row.modelName())) rows.add(row);
         }
         Set<CellId> present = new HashSet<>(brushed);
-        present.retainAll(state.cells().keySet());
+        present.retainAll(Cells.of(state).all().keySet());
         shown.set(new Shown(rows, present, hidden));
     }
 
     /// All models in stock with how many cells each has, in the order they came.
     Map<String, Integer> models() {
         Map<String, Integer> counts = new LinkedHashMap<>();
-        for (Cell cell : desk.state().cells().values())
+        for (CellRecord cell : Cells.of(desk.ledger().state()).all().values())
             counts.merge(cell.model().orElse("not known"), 1, Integer::sum);
         return counts;
     }

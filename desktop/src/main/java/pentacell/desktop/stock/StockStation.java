@@ -1,5 +1,6 @@
 package pentacell.desktop.stock;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -19,14 +20,18 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.Cells;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
 import pentacell.desktop.stock.StockModel.Figures;
 import pentacell.desktop.stock.StockModel.Row;
+import pentacell.desktop.theme.Theme;
 
 /// Stock: the field of capacity against resistance, the table that follows its brush, the figures
 /// of every model.
@@ -62,7 +67,7 @@ public final class StockStation implements Station {
         table();
         figures();
         model.shownProperty().subscribe(this::show);
-        desk.selectedProperty().subscribe(this::showSelected);
+        desk.selection().cellProperty().subscribe(this::showSelected);
     }
 
     private Node lower() {
@@ -85,7 +90,7 @@ public final class StockStation implements Station {
                                 + shown.rows().size()
                                 + " cells brushed; Esc drops the brush");
         showModels(shown);
-        showSelected(desk.selectedProperty().get());
+        showSelected(desk.selection().cellProperty().get());
     }
 
     private void showModels(StockModel.Shown shown) {
@@ -146,7 +151,7 @@ public final class StockStation implements Station {
         table.getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(row -> {
-                    if (row != null) desk.select(row.cell().id());
+                    if (row != null) desk.selection().select(row.cell().id());
                 });
     }
 
@@ -219,6 +224,17 @@ public final class StockStation implements Station {
     }
 
     @Override
+    public List<Shot> shots() {
+        return List.of(
+                new Shot("stock-paper", Theme.PAPER, this::pose),
+                new Shot("stock-shed", Theme.SHED, this::pose));
+    }
+
+    private void pose() {
+        desk.selection().select(new CellId("HB02-11"));
+    }
+
+    @Override
     public int number() {
         return 4;
     }
@@ -236,13 +252,16 @@ public final class StockStation implements Station {
     @Override
     public ObservableValue<Number> waiting() {
         // measured cells of which nobody knows the model wait here for one
-        return desk.stateProperty()
+        return desk.ledger()
+                .stateProperty()
                 .map(state ->
                         (int)
-                                state.cells().values().stream()
+                                Cells.of(state).all().values().stream()
                                         .filter(cell ->
                                                 cell.milliampHours().isPresent()
-                                                        && state.modelOf(cell).isEmpty())
+                                                        && Catalogue.of(state)
+                                                                .modelOf(cell)
+                                                                .isEmpty())
                                         .count());
     }
 

@@ -15,12 +15,14 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.VBox;
 import pentacell.core.bay.Bay;
+import pentacell.core.bay.Bench;
 import pentacell.core.caution.Caution;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Cell.Fate;
-import pentacell.core.fact.Cell.LifeLineEntry;
-import pentacell.core.fact.RunFact;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.CellRecord.Fate;
+import pentacell.core.cell.CellRecord.LifeLineEntry;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunFact;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
@@ -63,7 +65,7 @@ final class BayBoard extends VBox {
         VBox.setVgrow(grid, Priority.ALWAYS);
         getChildren().addAll(summary, cautions, last, grid);
         model.changesProperty().subscribe(count -> show());
-        desk.selectedProperty().subscribe(id -> show());
+        desk.selection().cellProperty().subscribe(id -> show());
         sceneProperty()
                 .subscribe(scene -> {
                     if (scene != null) show();
@@ -131,7 +133,7 @@ final class BayBoard extends VBox {
                             i + 1,
                             bay,
                             model.link(bay.instrument()),
-                            desk.state().baysAside().contains(bay.name()),
+                            Bench.of(desk.ledger().state()).baysAside().contains(bay.name()),
                             run,
                             Optional.ofNullable(done.get(bay.name())),
                             model.plan().flatMap(plan -> plan.nextFor(bay.name())),
@@ -140,7 +142,8 @@ final class BayBoard extends VBox {
                             model.now(),
                             model.bayInHand() == i + 1,
                             run.filter(each ->
-                                            desk.selectedProperty()
+                                            desk.selection()
+                                                    .cellProperty()
                                                     .get()
                                                     .equals(Optional.of(each.cell())))
                                     .isPresent()));
@@ -152,7 +155,7 @@ final class BayBoard extends VBox {
     private Map<String, String> lastDone() {
         record Last(Instant at, String words) {}
         Map<String, Last> newest = new HashMap<>();
-        for (Cell cell : desk.state().cells().values()) {
+        for (CellRecord cell : Cells.of(desk.ledger().state()).all().values()) {
             Optional<RunFact.RunStarted> started = Optional.empty();
             for (LifeLineEntry entry : cell.lifeLine()) {
                 if (entry.fate() != Fate.STANDING) continue;
@@ -171,7 +174,7 @@ final class BayBoard extends VBox {
         return words;
     }
 
-    private static String words(Cell cell, RunFact.RunEnded ended) {
+    private static String words(CellRecord cell, RunFact.RunEnded ended) {
         return ended.end() == RunFact.RunEnd.DONE && cell.milliampHours().isPresent()
                 ? cell.id() + "  " + Quantity.CAPACITY.text(cell.milliampHours().getAsDouble())
                 : cell.id() + "  " + ended.end().words();
@@ -218,7 +221,7 @@ final class BayBoard extends VBox {
                 .flatMap(BayPainter.View::run)
                 .map(LiveRun::cell)
                 .or(() -> views.get(index).next().map(next -> next.cell()))
-                .ifPresent((CellId cell) -> desk.select(cell));
+                .ifPresent((CellId cell) -> desk.selection().select(cell));
     }
 
     private ContextMenu menu(int index) {

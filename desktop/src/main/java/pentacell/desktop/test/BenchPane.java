@@ -14,10 +14,11 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.bay.Bay;
+import pentacell.core.bay.Bench;
+import pentacell.core.bay.BenchFact;
 import pentacell.core.bay.Instrument;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.RunFact;
+import pentacell.core.cell.RunFact;
 import pentacell.core.measure.InstrumentFigures;
 import pentacell.core.measure.InstrumentFigures.BayFigures;
 import pentacell.core.unit.Quantity;
@@ -115,7 +116,7 @@ final class BenchPane extends VBox {
         acts.getStyleClass().add("extras");
         acts.setPrefWrapLength(WRAP);
         getChildren().addAll(add, simulated, settings, table, acts, figures, remark);
-        WhenShown.run(this, desk.stateProperty(), this::show);
+        WhenShown.run(this, desk.ledger().stateProperty(), this::show);
         model.changesProperty()
                 .subscribe(count -> {
                     if (getScene() != null) show();
@@ -130,9 +131,9 @@ final class BenchPane extends VBox {
     }
 
     private void show() {
-        InstrumentFigures known = InstrumentFigures.of(desk.state());
+        InstrumentFigures known = InstrumentFigures.of(desk.ledger().state());
         List<Row> rows =
-                desk.state().instruments().values().stream()
+                Bench.of(desk.ledger().state()).instruments().values().stream()
                         .flatMap(instrument ->
                                 instrument.bays().stream()
                                         .map(bay ->
@@ -147,7 +148,7 @@ final class BenchPane extends VBox {
                                                         known.of(bay.name()))))
                         .toList();
         if (!table.getItems().equals(rows)) table.getItems().setAll(rows);
-        List<CellId> references = InstrumentFigures.references(desk.state());
+        List<CellId> references = InstrumentFigures.references(desk.ledger().state());
         figures.setText(
                 (references.isEmpty()
                                 ? "No reference cell: run one good cell through every bay to see which reads off. "
@@ -166,7 +167,7 @@ final class BenchPane extends VBox {
     }
 
     private String words(Instrument instrument, Bay bay) {
-        if (desk.state().baysAside().contains(bay.name())) return "set aside";
+        if (Bench.of(desk.ledger().state()).baysAside().contains(bay.name())) return "set aside";
         LinkState link = model.link(instrument.name());
         String who =
                 instrument.isSimulated() ? "stand-in, ×" + model.speed() : instrument.address();
@@ -181,13 +182,16 @@ final class BenchPane extends VBox {
                     case AC_METER -> "Meter";
                 };
         String name = model.nextName(stem);
-        desk.log(
-                "Add " + name,
-                List.of(
-                        new Fact.InstrumentAdded(
-                                new Instrument(
-                                        name, Instrument.simulated(kind.code()), kind.bays(name)))),
-                () -> desk.say(name + " stands on the bench."));
+        desk.ledger()
+                .log(
+                        "Add " + name,
+                        List.of(
+                                new BenchFact.InstrumentAdded(
+                                        new Instrument(
+                                                name,
+                                                Instrument.simulated(kind.code()),
+                                                kind.bays(name)))),
+                        () -> desk.notices().say(name + " stands on the bench."));
     }
 
     private void addByAddress() {
@@ -208,12 +212,15 @@ final class BenchPane extends VBox {
                         bays -> {
                             remark.setText("");
                             address.clear();
-                            desk.log(
-                                    "Add " + name,
-                                    List.of(
-                                            new Fact.InstrumentAdded(
-                                                    new Instrument(name, at, bays))),
-                                    () -> desk.say(name + " stands on the bench."));
+                            desk.ledger()
+                                    .log(
+                                            "Add " + name,
+                                            List.of(
+                                                    new BenchFact.InstrumentAdded(
+                                                            new Instrument(name, at, bays))),
+                                            () ->
+                                                    desk.notices()
+                                                            .say(name + " stands on the bench."));
                         },
                         remark::setText);
     }
@@ -232,10 +239,11 @@ final class BenchPane extends VBox {
             return;
         }
         remark.setText("");
-        desk.log(
-                "Take " + row.instrument() + " off the bench",
-                List.of(new Fact.InstrumentRemoved(row.instrument())),
-                () -> desk.say(row.instrument() + " is off the bench."));
+        desk.ledger()
+                .log(
+                        "Take " + row.instrument() + " off the bench",
+                        List.of(new BenchFact.InstrumentRemoved(row.instrument())),
+                        () -> desk.notices().say(row.instrument() + " is off the bench."));
     }
 
     private void setAside() {
@@ -244,30 +252,41 @@ final class BenchPane extends VBox {
             remark.setText("Choose the bay in the table first.");
             return;
         }
-        boolean isAside = desk.state().baysAside().contains(row.bay());
+        boolean isAside = Bench.of(desk.ledger().state()).baysAside().contains(row.bay());
         String words = row.bay() + (isAside ? " is used again" : " is set aside");
         remark.setText("");
-        desk.log(
-                words,
-                List.of(
-                        new Fact.BayUseSet(
-                                row.bay(), isAside ? Fact.BayUse.IN_USE : Fact.BayUse.ASIDE)),
-                () -> desk.say(words + (isAside ? "." : "; the plan does without it.")));
+        desk.ledger()
+                .log(
+                        words,
+                        List.of(
+                                new BenchFact.BayUseSet(
+                                        row.bay(),
+                                        isAside
+                                                ? BenchFact.BayUse.IN_USE
+                                                : BenchFact.BayUse.ASIDE)),
+                        () ->
+                                desk.notices()
+                                        .say(
+                                                words
+                                                        + (isAside
+                                                                ? "."
+                                                                : "; the plan does without it.")));
     }
 
     private void chooseReference() {
-        Optional<CellId> cell = desk.selectedProperty().get();
+        Optional<CellId> cell = desk.selection().cellProperty().get();
         if (cell.isEmpty()) {
             remark.setText("Select the cell first.");
             return;
         }
-        boolean already = InstrumentFigures.references(desk.state()).contains(cell.get());
-        desk.log(
-                cell.get() + (already ? " compares no bays" : " compares the bays"),
-                List.of(
-                        new RunFact.ReferenceChosen(
-                                cell.get(),
-                                already ? RunFact.Reference.NO : RunFact.Reference.YES)),
-                () -> remark.setText(""));
+        boolean already = InstrumentFigures.references(desk.ledger().state()).contains(cell.get());
+        desk.ledger()
+                .log(
+                        cell.get() + (already ? " compares no bays" : " compares the bays"),
+                        List.of(
+                                new RunFact.ReferenceChosen(
+                                        cell.get(),
+                                        already ? RunFact.Reference.NO : RunFact.Reference.YES)),
+                        () -> remark.setText(""));
     }
 }

@@ -8,9 +8,12 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
+import pentacell.core.bay.Bench;
+import pentacell.core.bay.BenchFact;
 import pentacell.core.bay.BenchHours;
-import pentacell.core.fact.Fact;
-import pentacell.core.school.TestPolicy;
+import pentacell.core.school.SchoolFact;
+import pentacell.core.school.Schools;
+import pentacell.core.school.TestSchool;
 import pentacell.desktop.frame.Desk;
 
 /// How the bench is run: clock of the stand-ins, standard conditions, hours somebody is there, the
@@ -38,7 +41,7 @@ final class BenchSettings extends FlowPane {
             if (speed.getValue() != null) this.model.setSpeed(speed.getValue());
         });
         school.setId("test-school");
-        school.getItems().setAll(TestPolicy.SHIPPED.stream().map(TestPolicy::name).toList());
+        school.getItems().setAll(TestSchool.SHIPPED.stream().map(TestSchool::name).toList());
         school.setOnAction(chosen -> chooseSchool());
         from.setId("hours-from");
         until.setId("hours-until");
@@ -68,9 +71,9 @@ final class BenchSettings extends FlowPane {
     }
 
     void show() {
-        school.setValue(desk.state().schools().test().name());
+        school.setValue(Schools.of(desk.ledger().state()).test().name());
         BenchHours.Span span =
-                desk.state().benchHours().days().values().stream()
+                Bench.of(desk.ledger().state()).hours().days().values().stream()
                         .findFirst()
                         .orElse(new BenchHours.Span(8, 22));
         if (!from.isFocused()) from.setText(String.valueOf(span.from()));
@@ -79,26 +82,29 @@ final class BenchSettings extends FlowPane {
 
     private void watch(LogIntake logs) {
         logs.watch(folder.getText());
-        desk.say(
-                folder.getText().isBlank()
-                        ? "No folder is watched."
-                        : "Logs that come into " + folder.getText() + " are taken in.");
+        desk.notices()
+                .say(
+                        folder.getText().isBlank()
+                                ? "No folder is watched."
+                                : "Logs that come into " + folder.getText() + " are taken in.");
     }
 
     private void chooseSchool() {
-        TestPolicy.SHIPPED.stream()
+        TestSchool.SHIPPED.stream()
                 .filter(policy -> policy.name().equals(school.getValue()))
-                .filter(policy -> !policy.equals(desk.state().schools().test()))
+                .filter(policy -> !policy.equals(Schools.of(desk.ledger().state()).test()))
                 .findFirst()
                 .ifPresent(policy ->
-                        desk.log(
-                                "Test: " + policy.name(),
-                                List.of(new Fact.TestChosen(policy)),
-                                () ->
-                                        desk.say(
-                                                "Standard conditions: "
-                                                        + policy.name()
-                                                        + ". Earlier capacities keep theirs until they are corrected anew, under Bench.")));
+                        desk.ledger()
+                                .log(
+                                        "Test: " + policy.name(),
+                                        List.of(new SchoolFact.TestChosen(policy)),
+                                        () ->
+                                                desk.notices()
+                                                        .say(
+                                                                "Standard conditions: "
+                                                                        + policy.name()
+                                                                        + ". Earlier capacities keep theirs until they are corrected anew, under Bench.")));
     }
 
     private void setHours() {
@@ -108,13 +114,15 @@ final class BenchSettings extends FlowPane {
                             Integer.parseInt(from.getText().strip()),
                             Integer.parseInt(until.getText().strip()));
             remark.accept("");
-            desk.log(
-                    "Somebody is there %d to %d h".formatted(span.from(), span.until()),
-                    List.of(new Fact.BenchHoursSet(BenchHours.everyDay(span))),
-                    () ->
-                            desk.say(
-                                    "Swaps are planned between %d and %d h."
-                                            .formatted(span.from(), span.until())));
+            desk.ledger()
+                    .log(
+                            "Somebody is there %d to %d h".formatted(span.from(), span.until()),
+                            List.of(new BenchFact.BenchHoursSet(BenchHours.everyDay(span))),
+                            () ->
+                                    desk.notices()
+                                            .say(
+                                                    "Swaps are planned between %d and %d h."
+                                                            .formatted(span.from(), span.until())));
         } catch (IllegalArgumentException odd) {
             remark.accept("Hours are two whole numbers, such as 8 and 22.");
         }

@@ -14,13 +14,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import pentacell.core.cell.CellFact.CapacityMeasured;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Cell.Fate;
-import pentacell.core.fact.Cell.LifeLineEntry;
-import pentacell.core.fact.CellFact.CapacityMeasured;
-import pentacell.core.fact.RunFact;
-import pentacell.core.fact.TestConditions;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.CellRecord.Fate;
+import pentacell.core.cell.CellRecord.LifeLineEntry;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunFact;
+import pentacell.core.cell.TestConditions;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
@@ -96,15 +97,15 @@ final class CurvePane extends VBox {
         plot.getStyleClass().add("curve-plot");
         VBox.setVgrow(plot, Priority.ALWAYS);
         getChildren().addAll(head, conditions, plot, oddities);
-        desk.selectedProperty().subscribe(id -> show());
-        desk.stateProperty().subscribe(state -> show());
+        desk.selection().cellProperty().subscribe(id -> show());
+        desk.ledger().stateProperty().subscribe(state -> show());
         sceneProperty()
                 .subscribe(scene -> {
                     if (scene != null) show();
                 });
     }
 
-    private static Optional<String> lastRun(Cell cell) {
+    private static Optional<String> lastRun(CellRecord cell) {
         return cell.lifeLine().stream()
                 .filter(entry -> entry.fate() == Fate.STANDING)
                 .map(LifeLineEntry::fact)
@@ -115,7 +116,7 @@ final class CurvePane extends VBox {
 
     private void show() {
         if (getScene() == null) return;
-        Optional<Cell> cell = desk.selectedCell();
+        Optional<CellRecord> cell = desk.selection().cell();
         Optional<String> run = cell.flatMap(CurvePane::lastRun);
         if (cell.isEmpty() || run.isEmpty()) {
             shown = Optional.empty();
@@ -132,13 +133,13 @@ final class CurvePane extends VBox {
         }
         List<String> runs = new ArrayList<>();
         runs.add(run.get());
-        for (Cell sister : desk.state().cells().values())
+        for (CellRecord sister : Cells.of(desk.ledger().state()).all().values())
             if (runs.size() <= MOST_SISTERS
                     && sister.model().isPresent()
                     && sister.model().equals(cell.get().model())
                     && !sister.id().equals(cell.get().id())) lastRun(sister).ifPresent(runs::add);
         asked = run;
-        Cell now = cell.get();
+        CellRecord now = cell.get();
         model.bench()
                 .samples(
                         runs,
@@ -147,7 +148,7 @@ final class CurvePane extends VBox {
                         });
     }
 
-    private void show(Cell cell, String run, Map<String, SampleLog> logs) {
+    private void show(CellRecord cell, String run, Map<String, SampleLog> logs) {
         Map<String, SampleLog> sisters = new java.util.LinkedHashMap<>(logs);
         SampleLog log = sisters.remove(run);
         if (log == null) return;
@@ -199,7 +200,7 @@ final class CurvePane extends VBox {
         return "%d:%02d h".formatted(minutes / 60, minutes % 60);
     }
 
-    private static String words(Cell cell, String run) {
+    private static String words(CellRecord cell, String run) {
         Optional<TestConditions> known =
                 cell.lifeLine().stream()
                         .filter(entry -> entry.fate() == Fate.STANDING)

@@ -2,7 +2,7 @@ package pentacell.desktop.test;
 
 import java.util.ArrayList;
 import java.util.List;
-import pentacell.core.fact.RunFact.RunEnd;
+import pentacell.core.cell.RunFact.RunEnd;
 import pentacell.core.measure.Anomaly;
 import pentacell.core.unit.Quantity;
 import pentacell.instruments.bench.Finished;
@@ -22,10 +22,12 @@ final class FinishedWords {
                 .resistance()
                 .ifPresent(resistance ->
                         parts.add(Quantity.RESISTANCE.text(resistance.milliohms()) + " DC"));
-        if (finished.end() != RunEnd.DONE)
+        if (finished.ending().end() != RunEnd.DONE)
             parts.add(
-                    finished.end().words()
-                            + (finished.words().isBlank() ? "" : " (" + finished.words() + ")"));
+                    finished.ending().end().words()
+                            + (finished.ending().why().isBlank()
+                                    ? ""
+                                    : " (" + finished.ending().why() + ")"));
         finished.analysis().anomalies().stream()
                 .findFirst()
                 .map(Anomaly::sentence)

@@ -16,11 +16,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.Place;
-import pentacell.core.fact.Fact;
 import pentacell.core.judgement.Reason;
 import pentacell.core.measure.HoldShelf;
 import pentacell.core.measure.HoldTest;
-import pentacell.core.school.HoldPolicy;
+import pentacell.core.school.HoldSchool;
+import pentacell.core.school.SchoolFact;
+import pentacell.core.school.Schools;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.WhenShown;
@@ -45,7 +46,7 @@ final class HoldPane extends VBox {
         why.setId("hold-why");
         why.setWrapText(true);
         school.setId("hold-school");
-        school.getItems().setAll(HoldPolicy.SHIPPED.stream().map(HoldPolicy::name).toList());
+        school.getItems().setAll(HoldSchool.SHIPPED.stream().map(HoldSchool::name).toList());
         school.setOnAction(chosen -> choose());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -91,11 +92,11 @@ final class HoldPane extends VBox {
                 .selectedItemProperty()
                 .subscribe(row -> {
                     if (row == null) return;
-                    desk.select(row.test().cell().id());
+                    desk.selection().select(row.test().cell().id());
                     why.setText(words(row));
                 });
         getChildren().addAll(head, why, table);
-        WhenShown.run(this, desk.stateProperty(), this::show);
+        WhenShown.run(this, desk.ledger().stateProperty(), this::show);
     }
 
     private static String words(HoldShelf.Row row) {
@@ -130,7 +131,7 @@ final class HoldPane extends VBox {
     }
 
     private void show() {
-        HoldShelf shelf = HoldShelf.of(desk.state());
+        HoldShelf shelf = HoldShelf.of(desk.ledger().state());
         LocalDateTime now = TestModel.local(desk.now());
         long due =
                 shelf.open().stream()
@@ -144,18 +145,19 @@ final class HoldPane extends VBox {
                 "%d on the shelf · %d to read now · room for %d more"
                         .formatted(shelf.open().size(), due, shelf.free()));
         if (!table.getItems().equals(shelf.rows())) table.getItems().setAll(shelf.rows());
-        school.setValue(desk.state().schools().hold().name());
+        school.setValue(Schools.of(desk.ledger().state()).hold().name());
     }
 
     private void choose() {
-        HoldPolicy.SHIPPED.stream()
+        HoldSchool.SHIPPED.stream()
                 .filter(policy -> policy.name().equals(school.getValue()))
-                .filter(policy -> !policy.equals(desk.state().schools().hold()))
+                .filter(policy -> !policy.equals(Schools.of(desk.ledger().state()).hold()))
                 .findFirst()
                 .ifPresent(policy ->
-                        desk.log(
-                                "Hold test: " + policy.name(),
-                                List.of(new Fact.HoldChosen(policy)),
-                                () -> desk.say("Hold test: " + policy.name())));
+                        desk.ledger()
+                                .log(
+                                        "Hold test: " + policy.name(),
+                                        List.of(new SchoolFact.HoldChosen(policy)),
+                                        () -> desk.notices().say("Hold test: " + policy.name())));
     }
 }

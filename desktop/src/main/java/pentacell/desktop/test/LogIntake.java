@@ -16,6 +16,7 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.util.Duration;
 import pentacell.core.cell.CellId;
+import pentacell.core.imports.ImportedFiles;
 import pentacell.core.measure.RunResults;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
@@ -61,46 +62,49 @@ final class LogIntake {
         Optional<Path> folder = folder();
         boolean isOpen = model.bench().keeper().isPresent();
         if (folder.isEmpty() || !isOpen) return;
-        desk.compute(
-                () -> {
-                    List<Path> files = new ArrayList<>();
-                    try (DirectoryStream<Path> entries =
-                            Files.newDirectoryStream(folder.get(), "*.{csv,CSV,txt}")) {
-                        entries.forEach(files::add);
-                    } catch (IOException none) {
-                        return List.<Path>of();
-                    }
-                    files.sort(null);
-                    return files;
-                },
-                files -> {
-                    for (Path file : files) if (seen.add(file)) take(file);
-                });
+        desk.work()
+                .lane("files")
+                .run(
+                        () -> {
+                            List<Path> files = new ArrayList<>();
+                            try (DirectoryStream<Path> entries =
+                                    Files.newDirectoryStream(folder.get(), "*.{csv,CSV,txt}")) {
+                                entries.forEach(files::add);
+                            } catch (IOException none) {
+                                return List.<Path>of();
+                            }
+                            files.sort(null);
+                            return files;
+                        },
+                        files -> {
+                            for (Path file : files) if (seen.add(file)) take(file);
+                        });
     }
 
     /// Takes a file in, or asks whose it is.
     void take(Path file) {
-        desk.say("Reading " + file.getFileName() + " …");
-        desk.compute(() -> RunLogCsv.readForImport(file), this::read);
+        desk.notices().say("Reading " + file.getFileName() + " …");
+        desk.work().lane("files").run(() -> RunLogCsv.readForImport(file), this::read);
     }
 
     private void read(RunLog log) {
         if (log.log().size() == 0) {
-            desk.say(
-                    log.problems().isEmpty()
-                            ? log.name() + " has no samples."
-                            : log.problems().get(0).text());
+            desk.notices()
+                    .say(
+                            log.problems().isEmpty()
+                                    ? log.name() + " has no samples."
+                                    : log.problems().get(0).text());
             return;
         }
-        if (desk.state().wasImported(log.sha256())) {
-            desk.say(log.name() + " was taken in before.");
+        if (ImportedFiles.of(desk.ledger().state()).has(log.sha256())) {
+            desk.notices().say(log.name() + " was taken in before.");
             return;
         }
-        Optional<CellId> cell = LogImport.cellOf(log.name(), desk.state());
+        Optional<CellId> cell = LogImport.cellOf(log.name(), desk.ledger().state());
         if (cell.isPresent()) take(log, cell.get());
         else {
             unnamed.add(log);
-            desk.say(log.name() + " names no cell: type the id of the cell it is of.");
+            desk.notices().say(log.name() + " names no cell: type the id of the cell it is of.");
             model.changed();
         }
     }
@@ -122,8 +126,8 @@ final class LogIntake {
                 .withKeeper(
                         keeper -> LogImport.take(log, cell, keeper),
                         results -> {
-                            desk.select(cell);
-                            desk.say(words(log, cell, results));
+                            desk.selection().select(cell);
+                            desk.notices().say(words(log, cell, results));
                         });
     }
 

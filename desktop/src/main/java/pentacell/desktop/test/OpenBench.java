@@ -5,11 +5,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import pentacell.core.bay.Bay;
 import pentacell.core.measure.SampleLog;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Lane;
 import pentacell.desktop.kit.Background;
 import pentacell.instruments.bench.BenchException;
 import pentacell.instruments.bench.Finished;
@@ -25,14 +25,14 @@ import pentacell.workshop.logbook.LogbookException;
 /// at it, which goes on away from the UI thread.
 final class OpenBench {
     private final Desk desk;
-    private final Heard heard;
-    private final Background working = new Background("bays");
+    private final Listener listener;
+    private final Lane working;
     private final StandIns standIns;
     private Optional<Logbook> book = Optional.empty();
     private Optional<TestBench> bench = Optional.empty();
 
     /// Who hears of the bench; on the UI thread.
-    interface Heard {
+    interface Listener {
         /// A run ended.
         void finished(Finished finished);
 
@@ -43,10 +43,11 @@ final class OpenBench {
         void lineChanged();
     }
 
-    OpenBench(Desk desk, Heard heard) {
+    OpenBench(Desk desk, Listener listener) {
         this.desk = desk;
-        this.heard = heard;
+        this.listener = listener;
         standIns = new StandIns(desk);
+        working = desk.work().lane("bays");
     }
 
     void begin(Logbook opened) {
@@ -55,13 +56,13 @@ final class OpenBench {
         TestBench begun =
                 new TestBench(
                         keeper(opened),
-                        finished -> Background.tell(() -> heard.finished(finished)),
-                        trouble -> Background.tell(() -> desk.say(trouble)));
-        begun.onKept(() -> Background.tell(heard::kept));
+                        finished -> Background.tell(() -> listener.finished(finished)),
+                        trouble -> Background.tell(() -> desk.notices().say(trouble)));
+        begun.onKept(() -> Background.tell(listener::kept));
         // a line that goes down because the workshop is closed is no news
         begun.onLine(() ->
                 Background.tell(() -> {
-                    if (bench.equals(Optional.of(begun))) heard.lineChanged();
+                    if (bench.equals(Optional.of(begun))) listener.lineChanged();
                 }));
         bench = Optional.of(begun);
         followState();
@@ -69,7 +70,7 @@ final class OpenBench {
 
     /// Facts go through the desk, so that every view hears of them.
     private Keeper keeper(Logbook opened) {
-        return Keeper.of(opened, (words, facts) -> desk.logFrom(opened, words, facts));
+        return Keeper.of(opened, (words, facts) -> desk.ledger().logFrom(opened, words, facts));
     }
 
     void end() {
@@ -82,7 +83,7 @@ final class OpenBench {
     /// Connects what is new on the bench, and lets it hear that something was logged or undone.
     void followState() {
         bench.ifPresent(each -> {
-            standIns.connect(each, desk.state());
+            standIns.connect(each, desk.ledger().state());
             each.logChanged();
         });
     }
@@ -110,19 +111,19 @@ final class OpenBench {
     /// Does something at the bench.
     void run(Work work, Runnable onDone, Runnable onFailed) {
         if (bench.isEmpty()) {
-            desk.say("Open a workshop first.");
+            desk.notices().say("Open a workshop first.");
             onFailed.run();
             return;
         }
         TestBench at = bench.get();
         working.run(
-                () -> {
+                job -> {
                     work.at(at);
                     return true;
                 },
                 done -> onDone.run(),
                 failure -> {
-                    desk.say(String.valueOf(failure.getMessage()));
+                    desk.notices().say(String.valueOf(failure.getMessage()));
                     onFailed.run();
                 });
     }
@@ -141,8 +142,10 @@ final class OpenBench {
     <T> void withKeeper(KeeperWork<T> work, Consumer<T> onDone) {
         book.ifPresent(opened -> {
             Keeper keeper = keeper(opened);
-            Callable<T> call = () -> work.with(keeper);
-            working.run(call, onDone, failure -> desk.say(String.valueOf(failure.getMessage())));
+            working.run(
+                    job -> work.with(keeper),
+                    onDone,
+                    failure -> desk.notices().say(String.valueOf(failure.getMessage())));
         });
     }
 
@@ -160,7 +163,7 @@ final class OpenBench {
     /// Asks an instrument at an address for its bays.
     void ask(String name, String address, Consumer<List<Bay>> onBays, Consumer<String> onTrouble) {
         working.run(
-                () -> InstrumentProbe.bays(name, address),
+                job -> InstrumentProbe.bays(name, address),
                 onBays,
                 failure -> onTrouble.accept(String.valueOf(failure.getMessage())));
     }

@@ -6,14 +6,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.measure.InstrumentFigures;
 import pentacell.core.measure.Recorrection;
 import pentacell.core.measure.Recorrection.Change;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
-import pentacell.desktop.kit.Background;
+import pentacell.desktop.frame.Job;
 import pentacell.instruments.bench.Keeper;
 import pentacell.workshop.logbook.LogbookException;
 
@@ -27,8 +28,7 @@ final class Recorrect {
     private final TestModel model;
     private final Consumer<String> remark;
     private final Button button = new Button(WORDS);
-    private final Background reading = new Background("earlier capacities");
-    private volatile boolean goesOn;
+    private Optional<Job> reading = Optional.empty();
 
     Recorrect(Desk desk, TestModel model, Consumer<String> remark) {
         this.desk = desk;
@@ -36,6 +36,7 @@ final class Recorrect {
         this.remark = remark;
         button.setId("recorrect");
         button.setOnAction(pressed -> pressed());
+        desk.ledger().whileOpen(opened -> ended(), () -> {});
     }
 
     Button button() {
@@ -43,48 +44,53 @@ final class Recorrect {
     }
 
     private void pressed() {
-        if (goesOn) {
-            goesOn = false;
+        if (reading.isPresent()) {
+            reading.get().cancel();
             return;
         }
         Optional<Keeper> keeper = model.bench().keeper();
         if (keeper.isEmpty()) return;
-        goesOn = true;
         button.setText("Stop reading");
-        WorkshopState state = desk.state();
-        reading.run(
-                () -> changes(state, keeper.get()),
-                changes -> {
-                    boolean isWhole = goesOn;
-                    ended();
-                    if (isWhole) log(changes);
-                    else remark.accept("Stopped; no capacity was changed.");
-                },
-                failure -> {
-                    ended();
-                    remark.accept(String.valueOf(failure.getMessage()));
-                });
+        WorkshopState state = desk.ledger().state();
+        Job job =
+                desk.work()
+                        .lane("earlier capacities")
+                        .run(
+                                at -> changes(at, state, keeper.get()),
+                                changes -> {
+                                    boolean isWhole = !reading.map(Job::isCancelled).orElse(true);
+                                    ended();
+                                    if (isWhole) log(changes);
+                                    else remark.accept("Stopped; no capacity was changed.");
+                                },
+                                failure -> {
+                                    ended();
+                                    remark.accept(String.valueOf(failure.getMessage()));
+                                });
+        reading = Optional.of(job);
+        job.progressProperty()
+                .subscribe(told -> told.ifPresent(sofar -> remark.accept(sofar.toString())));
     }
 
     private void ended() {
-        goesOn = false;
+        reading = Optional.empty();
         button.setText(WORDS);
     }
 
-    private List<Change> changes(WorkshopState state, Keeper keeper) throws LogbookException {
+    private List<Change> changes(Job job, WorkshopState state, Keeper keeper)
+            throws LogbookException {
         List<Change> changes = new ArrayList<>();
         InstrumentFigures figures = InstrumentFigures.of(state);
         int read = 0;
-        for (Cell cell : state.cells().values()) {
-            if (!goesOn) break;
+        for (CellRecord cell : Cells.of(state).all().values()) {
+            if (job.isCancelled()) break;
             Optional<String> run = Recorrection.runOf(cell);
             if (run.isEmpty()) continue;
             Recorrection.of(state, figures, cell, keeper.samples(run.get()))
                     .ifPresent(changes::add);
             read++;
             if (read % TELL_EVERY == 0) {
-                String sofar = "%d runs read, %d capacities change".formatted(read, changes.size());
-                Background.tell(() -> remark.accept(sofar));
+                job.tell("%d runs read, %d capacities change".formatted(read, changes.size()));
             }
         }
         return changes;
@@ -103,9 +109,10 @@ final class Recorrect {
                                 changes.size() == 1 ? "1 capacity" : changes.size() + " capacities",
                                 Quantity.PERCENT.text(100 * shares.getMin()),
                                 Quantity.PERCENT.text(100 * shares.getMax()));
-        desk.log(
-                words,
-                changes.stream().map(Change::fact).toList(),
-                () -> remark.accept(words + ". Undo brings the earlier ones back."));
+        desk.ledger()
+                .log(
+                        words,
+                        changes.stream().map(Change::fact).toList(),
+                        () -> remark.accept(words + ". Undo brings the earlier ones back."));
     }
 }

@@ -7,8 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import pentacell.core.bay.Bench;
 import pentacell.core.bay.Instrument;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
 import pentacell.instruments.bench.TestBench;
 import pentacell.instruments.simulated.SimulatedInstrument;
@@ -35,7 +36,7 @@ final class StandIns {
 
     /// Connects instruments that are new, starts stand-ins, lets go of what was removed.
     void connect(TestBench bench, WorkshopState state) {
-        Map<String, Instrument> wanted = state.instruments();
+        Map<String, Instrument> wanted = Bench.of(state).instruments();
         for (Instrument instrument : wanted.values()) {
             if (!instrument.isSimulated()) bench.connect(instrument);
             else if (!running.containsKey(instrument.name())) start(instrument, bench);
@@ -65,7 +66,8 @@ final class StandIns {
                     new Instrument(
                             instrument.name(), "127.0.0.1:" + made.port(), instrument.bays()));
         } catch (IOException failure) {
-            desk.say(instrument.name() + " could not be started: " + failure.getMessage());
+            desk.notices()
+                    .say(instrument.name() + " could not be started: " + failure.getMessage());
         }
     }
 

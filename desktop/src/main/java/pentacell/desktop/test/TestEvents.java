@@ -5,10 +5,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import pentacell.core.fact.WorkshopState;
 import pentacell.core.measure.HoldShelf;
 import pentacell.core.schedule.Planned;
 import pentacell.core.schedule.TestPlan;
+import pentacell.core.state.WorkshopState;
 import pentacell.instruments.bench.LiveRun;
 import pentacell.reports.TestCalendar.Event;
 

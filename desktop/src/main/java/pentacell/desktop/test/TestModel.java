@@ -14,14 +14,17 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
+import pentacell.core.Chapters;
 import pentacell.core.bay.Bay;
+import pentacell.core.bay.Bench;
 import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.WorkshopState;
-import pentacell.core.intake.WaitingForTest;
+import pentacell.core.cell.Cells;
 import pentacell.core.measure.HoldShelf;
 import pentacell.core.schedule.TestPlan;
 import pentacell.core.schedule.TestQueue;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.WaitingForTest;
 import pentacell.desktop.frame.Desk;
 import pentacell.instruments.bench.Finished;
 import pentacell.instruments.bench.LinkState;
@@ -37,7 +40,7 @@ public final class TestModel {
     private final OpenBench bench;
     private final ReadOnlyIntegerWrapper changes = new ReadOnlyIntegerWrapper(0);
     private final ReadOnlyIntegerWrapper kept = new ReadOnlyIntegerWrapper(0);
-    private TestQueue queue = TestQueue.of(WorkshopState.empty());
+    private TestQueue queue = TestQueue.of(Chapters.empty());
     private Optional<TestPlan> plan = Optional.empty();
     private Optional<TestPlan> planWithMore = Optional.empty();
     private int bayInHand = 1;
@@ -47,14 +50,16 @@ public final class TestModel {
 
     TestModel(Desk desk) {
         this.desk = desk;
-        bench = new OpenBench(desk, new Ear());
-        desk.whileOpen(
-                opened -> {
-                    bench.begin(opened);
-                    planAnew();
-                },
-                bench::end);
-        desk.stateProperty()
+        bench = new OpenBench(desk, new BenchEvents());
+        desk.ledger()
+                .whileOpen(
+                        opened -> {
+                            bench.begin(opened);
+                            planAnew();
+                        },
+                        bench::end);
+        desk.ledger()
+                .stateProperty()
                 .subscribe(state -> {
                     bench.followState();
                     planAnew();
@@ -62,11 +67,11 @@ public final class TestModel {
     }
 
     /// Hears of the bench.
-    private final class Ear implements OpenBench.Heard {
+    private final class BenchEvents implements OpenBench.Listener {
         @Override
         public void finished(Finished finished) {
             lastFinished = Optional.of(finished);
-            desk.say(FinishedWords.of(finished));
+            desk.notices().say(FinishedWords.of(finished));
             changed();
         }
 
@@ -84,16 +89,16 @@ public final class TestModel {
 
     /// Plans anew, away from the UI thread.
     private void planAnew() {
-        WorkshopState state = desk.state();
+        WorkshopState state = desk.ledger().state();
         Map<String, LocalDateTime> busy = freeAt();
         Set<String> lost = lostBays(state);
         Instant at = desk.now();
-        desk.compute(() -> Plans.of(state, at, busy, lost), this::planned);
+        desk.work().lane("plan").run(() -> Plans.of(state, at, busy, lost), this::planned);
     }
 
     /// Bays whose instrument does not answer.
     private Set<String> lostBays(WorkshopState state) {
-        return state.instruments().values().stream()
+        return Bench.of(state).instruments().values().stream()
                 .filter(instrument -> link(instrument.name()).isLost())
                 .flatMap(instrument -> instrument.bays().stream())
                 .map(Bay::name)
@@ -102,7 +107,8 @@ public final class TestModel {
 
     /// Whether a bay is out of the plan: set aside, or its instrument does not answer.
     boolean isOut(Bay bay) {
-        return desk.state().baysAside().contains(bay.name()) || link(bay.instrument()).isLost();
+        return Bench.of(desk.ledger().state()).baysAside().contains(bay.name())
+                || link(bay.instrument()).isLost();
     }
 
     /// The queue and the plans for it.
@@ -228,7 +234,7 @@ public final class TestModel {
         Optional<Bay> bay =
                 queue.bays().stream().filter(each -> each.name().equals(run.bay())).findFirst();
         return bay.flatMap(each ->
-                        desk.state()
+                        Cells.of(desk.ledger().state())
                                 .cell(run.cell())
                                 .map(cell -> queue.expected(cell, each).toMillis() / 1000.0))
                 .orElse(4 * 3600.0);
@@ -288,7 +294,7 @@ public final class TestModel {
             CellId cell, Bay bay, OptionalDouble askedAmps, Runnable onLoaded, Runnable onFailed) {
         Optional<WaitingForTest> waiting = queue.waiting(cell);
         if (waiting.filter(each -> queue.suits(each, bay)).isEmpty()) {
-            desk.say(waiting.isEmpty() ? whyNot(cell) : whyNot(cell, bay));
+            desk.notices().say(waiting.isEmpty() ? whyNot(cell) : whyNot(cell, bay));
             onFailed.run();
             return;
         }
@@ -296,8 +302,8 @@ public final class TestModel {
         doAtBench(
                 each -> each.start(cell, bay, programme),
                 () -> {
-                    desk.select(cell);
-                    desk.say("%s is in %s".formatted(cell, bay.name()));
+                    desk.selection().select(cell);
+                    desk.notices().say("%s is in %s".formatted(cell, bay.name()));
                     onLoaded.run();
                 },
                 onFailed);
@@ -334,7 +340,7 @@ public final class TestModel {
     }
 
     private String whyNot(CellId cell, Bay bay) {
-        if (desk.state().baysAside().contains(bay.name()))
+        if (Bench.of(desk.ledger().state()).baysAside().contains(bay.name()))
             return bay.name() + " is set aside; take it into use again under Bench.";
         return bay.chargeAmps() == 0
                 ? "%s only discharges: charge %s elsewhere first and read its voltage."
@@ -348,7 +354,7 @@ public final class TestModel {
     }
 
     void read(CellId cell, Bay meter) {
-        doAtBench(each -> each.read(cell, meter), () -> desk.select(cell), () -> {});
+        doAtBench(each -> each.read(cell, meter), () -> desk.selection().select(cell), () -> {});
     }
 
     /// Whether a cell can be loaded now.
@@ -364,7 +370,9 @@ public final class TestModel {
         Bay at = bays().get(bay - 1);
         doAtBench(
                 each -> each.fail(at, fault, afterSeconds),
-                () -> desk.say(at.name() + ": " + FaultWords.of(fault) + ", for practice"),
+                () ->
+                        desk.notices()
+                                .say(at.name() + ": " + FaultWords.of(fault) + ", for practice"),
                 () -> {});
     }
 
@@ -383,7 +391,8 @@ public final class TestModel {
 
     /// A name for one more instrument of a kind.
     String nextName(String stem) {
-        List<String> names = new ArrayList<>(desk.state().instruments().keySet());
+        List<String> names =
+                new ArrayList<>(Bench.of(desk.ledger().state()).instruments().keySet());
         for (char letter = 'A'; letter <= 'Z'; letter++)
             if (!names.contains(stem + " " + letter)) return stem + " " + letter;
         return stem + " " + (names.size() + 1);

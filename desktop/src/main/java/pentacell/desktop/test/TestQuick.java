@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import pentacell.core.bay.Bay;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.CellFact;
 import pentacell.core.schedule.BenchLine;
 import pentacell.core.schedule.BenchLine.Act;
 import pentacell.core.unit.Quantity;
@@ -47,7 +47,7 @@ final class TestQuick implements QuickSource {
     private record Plan(BenchLine line, Optional<Bay> bay, String trouble) {}
 
     private Plan plan(String text) {
-        BenchLine line = BenchLine.read(text, desk.state(), model.dueOnShelf());
+        BenchLine line = BenchLine.read(text, desk.ledger().state(), model.dueOnShelf());
         if (!line.trouble().isEmpty()) return new Plan(line, Optional.empty(), line.trouble());
         List<Bay> bays = model.bays();
         if (line.bay().isPresent()
@@ -142,12 +142,13 @@ final class TestQuick implements QuickSource {
         switch (line.act()) {
             case READ -> {
                 CellId cell = line.cell().orElseThrow();
-                desk.select(cell);
-                desk.log(
-                        "Read " + cell,
-                        List.of(new CellFact.VoltageRead(cell, line.volts().orElseThrow())),
-                        onLogged,
-                        onFailed);
+                desk.selection().select(cell);
+                desk.ledger()
+                        .log(
+                                "Read " + cell,
+                                List.of(new CellFact.VoltageRead(cell, line.volts().orElseThrow())),
+                                onLogged,
+                                onFailed);
             }
             case STOP -> model.stop(plan.bay().orElseThrow(), onLogged, onFailed);
             case LOAD -> {

@@ -19,11 +19,15 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import pentacell.core.cell.Cells;
 import pentacell.desktop.frame.Command;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.QuickBar;
+import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
+import pentacell.desktop.theme.Theme;
 
 /// Test: bays as instruments, the time sheet, the hold shelf, curves, and what stands on the bench.
 public final class TestStation implements Station {
@@ -99,15 +103,17 @@ public final class TestStation implements Station {
                 "Read with the meter",
                 () -> {
                     if (model.meter().isEmpty())
-                        desk.say("No meter is on the bench: add one under Bench.");
+                        desk.notices().say("No meter is on the bench: add one under Bench.");
                     else
-                        desk.selectedProperty()
+                        desk.selection()
+                                .cellProperty()
                                 .get()
                                 .ifPresentOrElse(
                                         cell -> model.read(cell, model.meter().orElseThrow()),
                                         () ->
-                                                desk.say(
-                                                        "Select the cell that lies in the meter first."));
+                                                desk.notices()
+                                                        .say(
+                                                                "Select the cell that lies in the meter first."));
                 });
     }
 
@@ -117,6 +123,7 @@ public final class TestStation implements Station {
     }
 
     /// Shows one of the panes.
+    @Override
     public void showPane(String name) {
         Node pane =
                 panes.computeIfAbsent(name, each -> paneMakers.getOrDefault(each, VBox::new).get());
@@ -131,6 +138,46 @@ public final class TestStation implements Station {
     /// What it shows and does.
     public TestModel model() {
         return model;
+    }
+
+    @Override
+    public List<String> panes() {
+        return List.copyOf(paneMakers.keySet());
+    }
+
+    @Override
+    public List<Due> due() {
+        return TestDue.of(desk.ledger().state(), desk.ledger().judged(), desk.now());
+    }
+
+    @Override
+    public List<Shot> shots() {
+        return List.of(
+                // before anything is loaded
+                new Shot("time-sheet-shed", Theme.SHED, () -> showPane("Time sheet")),
+                new Shot("time-sheet-paper", Theme.PAPER, () -> showPane("Time sheet")),
+                new Shot(
+                        "bays-paper",
+                        Theme.PAPER,
+                        () -> {
+                            showPane(BAYS);
+                            model.loadAsPlanned(8);
+                        },
+                        () -> model.sampleCount() > 2500),
+                new Shot("bays-shed", Theme.SHED, () -> showPane(BAYS)),
+                new Shot("hold-paper", Theme.PAPER, () -> showPane(SHELF)),
+                new Shot("hold-shed", Theme.SHED, () -> showPane(SHELF)),
+                new Shot("curve-paper", Theme.PAPER, this::poseCurve),
+                new Shot("curve-shed", Theme.SHED, this::poseCurve));
+    }
+
+    private void poseCurve() {
+        showPane("Curves");
+        Cells.of(desk.ledger().state()).all().values().stream()
+                .filter(cell -> cell.dcMilliohms().isPresent())
+                .skip(3)
+                .findFirst()
+                .ifPresent(cell -> desk.selection().select(cell.id()));
     }
 
     @Override

@@ -14,6 +14,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.bay.Bay;
+import pentacell.core.bay.Bench;
 import pentacell.core.bay.BenchHours;
 import pentacell.core.schedule.Planned;
 import pentacell.core.schedule.TestPlan;
@@ -149,7 +150,7 @@ final class TimeSheet extends VBox {
                 "Write calendar",
                 "tests.ics",
                 TestCalendar.of(
-                        TestEvents.of(model, desk.state()),
+                        TestEvents.of(model, desk.ledger().state()),
                         desk.now(),
                         java.time.ZoneId.systemDefault()));
     }
@@ -216,7 +217,7 @@ final class TimeSheet extends VBox {
     /// Hours in which nobody is there are shaded; days are named.
     private void closedHours(
             Pen pen, Scale time, LocalDateTime now, LocalDateTime end, double top, double bottom) {
-        BenchHours hours = desk.state().benchHours();
+        BenchHours hours = Bench.of(desk.ledger().state()).hours();
         LocalDateTime at = now.withMinute(0).withSecond(0).withNano(0);
         while (at.isBefore(end)) {
             LocalDateTime next = at.plusHours(1);

@@ -8,12 +8,14 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.Chapters;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Act;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.WorkshopState;
 import pentacell.core.grade.JudgedStock;
+import pentacell.core.journal.Act;
+import pentacell.core.journal.Entry;
+import pentacell.core.state.WorkshopState;
 import pentacell.workshop.demo.TarnHollow;
 
 final class BandRulerTest {
@@ -26,10 +28,10 @@ final class BandRulerTest {
     })
     void everyFirstVoltageCountsInItsBand(double volts, int row) {
         CellId cell = new CellId("A");
-        Act.Entry read = new Act.Entry(1, new CellFact.VoltageRead(cell, volts));
-        Act.Entry later = new Act.Entry(2, new CellFact.VoltageRead(cell, 3.7));
+        Entry read = new Entry(1, new CellFact.VoltageRead(cell, volts));
+        Entry later = new Entry(2, new CellFact.VoltageRead(cell, 3.7));
         WorkshopState state =
-                WorkshopState.of(List.of(new Act(1, Instant.EPOCH, "read", List.of(read, later))));
+                Chapters.fold(List.of(new Act(1, Instant.EPOCH, "read", List.of(read, later))));
         List<Integer> expected = new ArrayList<>(List.of(0, 0, 0, 0, 0));
         expected.set(row, 1);
         assertEquals(

@@ -11,8 +11,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import pentacell.core.Chapters;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.Cells;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Settings;
 import pentacell.desktop.stock.StockModel.Figures;
 import pentacell.workshop.demo.TarnHollow;
 import pentacell.workshop.logbook.Logbook;
@@ -21,8 +24,7 @@ import pentacell.workshop.logbook.Opening;
 /// Stock without a window: what is shown, brushed and reckoned.
 final class StockModelTest {
     @TempDir Path folder;
-    private final Desk desk =
-            new Desk(java.time.Clock.systemUTC(), pentacell.desktop.frame.Settings.forNow());
+    private final Desk desk = new Desk(Clock.systemUTC(), Settings.forNow(), Chapters.ALL);
     private final StockModel model = new StockModel(desk);
 
     @BeforeEach
@@ -47,7 +49,7 @@ final class StockModelTest {
                         .findFirst()
                         .orElseThrow();
         double[] capacities =
-                desk.state().cells().values().stream()
+                Cells.of(desk.ledger().state()).all().values().stream()
                         .filter(cell -> cell.model().orElse("").equals("Quill Q22"))
                         .flatMapToDouble(cell -> cell.milliampHours().stream())
                         .toArray();

@@ -1,15 +1,15 @@
 package pentacell.instruments.bench;
 
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.RunFact.RunEnd;
+import pentacell.core.cell.RunEnding;
+import pentacell.core.cell.RunFact.RunEnd;
 import pentacell.core.grade.Standing;
 import pentacell.core.judgement.Judged;
 import pentacell.core.measure.Analysis;
 
 /// A run that ended, and what it changed.
 ///
-/// @param end how it ended
-/// @param words what happened, for a person
+/// @param ending how it ended
 /// @param analysis what its log says
 /// @param before how the cell stood before
 /// @param after how it stands now, with its reasons
@@ -17,8 +17,12 @@ public record Finished(
         CellId cell,
         String run,
         String bay,
-        RunEnd end,
-        String words,
+        RunEnding ending,
         Analysis analysis,
         Standing before,
-        Judged<Standing> after) {}
+        Judged<Standing> after) {
+    /// The end it came to.
+    public RunEnd end() {
+        return ending.end();
+    }
+}

@@ -4,11 +4,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.journal.Fact;
 import pentacell.core.measure.OpenRun;
 import pentacell.core.measure.SampleLog;
+import pentacell.core.state.WorkshopState;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.LogbookException;
 
@@ -28,7 +28,7 @@ public interface Keeper {
     SampleLog samples(String run) throws LogbookException;
 
     /// A name for the next run of a cell, unlike all it had, the undone ones among them.
-    default String nextRun(Cell cell) throws LogbookException {
+    default String nextRun(CellRecord cell) throws LogbookException {
         Set<String> undone = new HashSet<>();
         String name = OpenRun.nextName(cell, undone::contains);
         // the samples of an undone run stay, for it may be redone

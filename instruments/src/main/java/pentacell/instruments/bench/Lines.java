@@ -17,11 +17,11 @@ final class Lines implements AutoCloseable {
 
     private final Map<String, Link> links = new LinkedHashMap<>();
     private final Object lock = new Object();
-    private final Heard heard;
+    private final Listener listener;
     private volatile Runnable onChange = () -> {};
 
     /// Who hears what instruments say.
-    interface Heard {
+    interface Listener {
         /// An instrument told something unasked; on its client's thread.
         void told(Tell event);
 
@@ -43,8 +43,8 @@ final class Lines implements AutoCloseable {
         }
     }
 
-    Lines(Heard heard) {
-        this.heard = heard;
+    Lines(Listener listener) {
+        this.listener = listener;
     }
 
     /// Hears when a line came up or was lost.
@@ -108,23 +108,23 @@ final class Lines implements AutoCloseable {
     private void reconnect(Link link) {
         String address = link.instrument.address();
         int colon = address.lastIndexOf(':');
-        Ear ear = new Ear(link);
+        LineEvents events = new LineEvents(link);
         try {
             InstrumentClient client =
                     InstrumentClient.connect(
                             address.substring(0, colon),
                             Integer.parseInt(address.substring(colon + 1)),
-                            ear);
-            ear.client = Optional.of(client);
+                            events);
+            events.client = Optional.of(client);
             Tell.Identity identity = client.ask(Ask.Identify::new, Tell.Identity.class);
             // before anything new can be started on it, or a run just begun would seem forgotten
-            heard.answers(link.instrument.name(), client);
+            listener.answers(link.instrument.name(), client);
             up(link, client, identity);
         } catch (IOException
                 | InstrumentClient.RefusedException
                 | IndexOutOfBoundsException
                 | NumberFormatException failure) {
-            ear.client.ifPresent(InstrumentClient::close);
+            events.client.ifPresent(InstrumentClient::close);
             down(link, "does not answer at " + address, AGAIN_NANOS);
         }
     }
@@ -156,17 +156,17 @@ final class Lines implements AutoCloseable {
     }
 
     /// Hears one instrument; on its client's thread.
-    private final class Ear implements InstrumentClient.Listener {
+    private final class LineEvents implements InstrumentClient.Listener {
         private final Link link;
         private volatile Optional<InstrumentClient> client = Optional.empty();
 
-        Ear(Link link) {
+        LineEvents(Link link) {
             this.link = link;
         }
 
         @Override
         public void told(Tell event) {
-            heard.told(event);
+            listener.told(event);
         }
 
         @Override

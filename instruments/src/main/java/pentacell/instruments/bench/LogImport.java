@@ -8,12 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.RunFact;
-import pentacell.core.fact.RunFact.RunEnd;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunEnding;
+import pentacell.core.cell.RunFact;
+import pentacell.core.imports.ImportFact;
+import pentacell.core.journal.Fact;
 import pentacell.core.measure.RunResults;
+import pentacell.core.state.WorkshopState;
 import pentacell.workshop.exchange.RunLog;
 import pentacell.workshop.logbook.LogbookException;
 
@@ -24,7 +26,7 @@ public final class LogImport {
     /// The cell a file is named after: the longest known id in its name.
     public static Optional<CellId> cellOf(String fileName, WorkshopState state) {
         String name = fileName.toLowerCase(Locale.ROOT);
-        return state.cells().keySet().stream()
+        return Cells.of(state).all().keySet().stream()
                 .filter(id -> stands(name, id.text().toLowerCase(Locale.ROOT)))
                 .max(Comparator.comparingInt(id -> id.text().length()));
     }
@@ -46,7 +48,10 @@ public final class LogImport {
     public static RunResults.Results take(RunLog log, CellId id, Keeper keeper)
             throws LogbookException {
         WorkshopState state = keeper.state();
-        Cell cell = state.cell(id).orElseThrow(() -> new IllegalArgumentException("no cell " + id));
+        CellRecord cell =
+                Cells.of(state)
+                        .cell(id)
+                        .orElseThrow(() -> new IllegalArgumentException("no cell " + id));
         String run = keeper.nextRun(cell);
         RunResults.Results results =
                 RunResults.of(
@@ -55,8 +60,7 @@ public final class LogImport {
                         run,
                         Optional.empty(),
                         log.log(),
-                        RunEnd.DONE,
-                        "from " + log.name(),
+                        RunEnding.DONE,
                         OptionalDouble.empty());
         List<Fact> facts = new ArrayList<>();
         facts.add(new RunFact.RunStarted(id, run, log.name(), "as logged"));
@@ -64,7 +68,7 @@ public final class LogImport {
                 // when it was charged is not known: it is laid on the shelf by hand
                 .filter(fact -> !(fact instanceof RunFact.HoldBegan))
                 .forEach(facts::add);
-        facts.add(new Fact.FileImported(log.name(), log.sha256(), 1));
+        facts.add(new ImportFact.FileImported(log.name(), log.sha256(), 1));
         keeper.keepSamples(Map.of(run, log.log()), Map.of());
         keeper.log("Take in " + log.name() + " as " + id, facts);
         return results;

@@ -2,15 +2,18 @@ package pentacell.instruments.bench;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.RunFact.RunEnd;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunEnding;
 import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
 import pentacell.core.grade.Standing;
 import pentacell.core.judgement.Judged;
 import pentacell.core.measure.RunResults;
 import pentacell.core.measure.SampleLog;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
 import pentacell.workshop.logbook.LogbookException;
 
 /// Analyses a run that ended, logs what it says, and tells how the cell stands after it.
@@ -18,10 +21,10 @@ final class RunFinish {
     private RunFinish() {}
 
     /// @return empty when the cell is gone
-    static Optional<Finished> of(Keeper keeper, GrowingRun run, RunEnd end, String words)
+    static Optional<Finished> of(Keeper keeper, GrowingRun run, RunEnding ending)
             throws LogbookException {
         WorkshopState state = keeper.state();
-        Optional<Cell> known = state.cell(run.cell);
+        Optional<CellRecord> known = Cells.of(state).cell(run.cell);
         if (known.isEmpty()) return Optional.empty();
         SampleLog log = keeper.samples(run.run);
         RunResults.Results results =
@@ -31,20 +34,20 @@ final class RunFinish {
                         run.run,
                         Optional.of(run.bay),
                         log,
-                        end,
-                        words,
+                        ending,
                         OptionalDouble.empty());
         Standing before = judge(state, known.get()).verdict();
-        keeper.log("Test of " + run.cell + " " + end.words(), results.facts());
+        keeper.log("Test of " + run.cell + " " + ending.end().words(), results.facts());
         keeper.joinSamples(run.run);
         Judged<Standing> after =
-                judge(keeper.state(), keeper.state().cell(run.cell).orElse(known.get()));
+                judge(keeper.state(), Cells.of(keeper.state()).cell(run.cell).orElse(known.get()));
         return Optional.of(
                 new Finished(
-                        run.cell, run.run, run.bay, end, words, results.analysis(), before, after));
+                        run.cell, run.run, run.bay, ending, results.analysis(), before, after));
     }
 
-    private static Judged<Standing> judge(WorkshopState state, Cell cell) {
-        return Grader.judge(cell, state.modelOf(cell), state.schools(), GradePolicy.USUAL);
+    private static Judged<Standing> judge(WorkshopState state, CellRecord cell) {
+        return Grader.judge(
+                cell, Catalogue.of(state).modelOf(cell), Schools.of(state), GradePolicy.USUAL);
     }
 }

@@ -14,9 +14,12 @@ import pentacell.core.bay.Bay;
 import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.RunFact;
-import pentacell.core.fact.RunFact.RunEnd;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunEnding;
+import pentacell.core.cell.RunFact;
+import pentacell.core.cell.RunFact.Break;
+import pentacell.core.cell.RunFact.RunEnd;
 import pentacell.core.measure.OpenRun;
 import pentacell.core.measure.SampleLog;
 import pentacell.instruments.protocol.Ask;
@@ -36,9 +39,9 @@ public final class TestBench implements AutoCloseable {
     private final Keeper keeper;
     private final Consumer<Finished> onFinished;
     private final Consumer<String> onTrouble;
-    private final Lines lines = new Lines(new Ear());
+    private final Lines lines = new Lines(new LineEvents());
     private final RunTable runs = new RunTable();
-    private final TakingUp takingUp;
+    private final RunRecovery recovery;
     private final AtomicBoolean logChanged = new AtomicBoolean();
     private volatile Runnable onKept = () -> {};
     private final ScheduledExecutorService worker =
@@ -52,8 +55,8 @@ public final class TestBench implements AutoCloseable {
         this.keeper = keeper;
         this.onFinished = onFinished;
         this.onTrouble = onTrouble;
-        takingUp = new TakingUp(runs, lines, keeper, onTrouble);
-        takingUp.fromLog();
+        recovery = new RunRecovery(runs, lines, keeper, onTrouble);
+        recovery.fromLog();
         worker.scheduleWithFixedDelay(this::work, 0, KEEP_MILLIS, TimeUnit.MILLISECONDS);
     }
 
@@ -100,8 +103,8 @@ public final class TestBench implements AutoCloseable {
     /// @throws BenchException when it cannot be done
     public void start(CellId id, Bay bay, Programme programme) throws BenchException {
         InstrumentClient client = lines.ready(bay);
-        Cell cell =
-                keeper.state()
+        CellRecord cell =
+                Cells.of(keeper.state())
                         .cell(id)
                         .orElseThrow(() -> new BenchException("There is no cell " + id + "."));
         if (!OpenRun.of(cell).isEmpty())
@@ -122,14 +125,15 @@ public final class TestBench implements AutoCloseable {
         }
     }
 
-    private void start(InstrumentClient client, Cell cell, Bay bay, Programme programme, String run)
+    private void start(
+            InstrumentClient client, CellRecord cell, Bay bay, Programme programme, String run)
             throws BenchException, LogbookException {
         CellId id = cell.id();
         keeper.log(
                 "Start test of " + id,
                 List.of(new RunFact.RunStarted(id, run, bay.name(), programme.words())));
         Optional<OpenRun> open =
-                keeper.state().cell(id).stream()
+                Cells.of(keeper.state()).cell(id).stream()
                         .flatMap(logged -> OpenRun.of(logged).stream())
                         .filter(each -> each.run().equals(run))
                         .findFirst();
@@ -143,7 +147,7 @@ public final class TestBench implements AutoCloseable {
                     number -> new Ask.Start(number, bay.slot(), run, programme), Tell.Done.class);
         } catch (IOException | InstrumentClient.RefusedException refused) {
             String why = bay.name() + " did not start: " + refused.getMessage() + ".";
-            finish(run, RunEnd.BROKEN, why);
+            finish(run, RunEnding.broken(Break.NOT_STARTED, String.valueOf(refused.getMessage())));
             throw new BenchException(why);
         }
     }
@@ -184,10 +188,9 @@ public final class TestBench implements AutoCloseable {
         try {
             lines.reconnect();
             agreeWithLog();
-            List<GrowingRun> lost = takingUp.missed(runs.takeGaps());
+            List<GrowingRun> lost = recovery.missed(runs.takeGaps());
             keep();
-            for (GrowingRun run : lost)
-                finish(run.run, RunEnd.BROKEN, "the instrument lost a part of its samples");
+            for (GrowingRun run : lost) finish(run.run, RunEnding.broken(Break.SAMPLES_LOST, ""));
             finishEnded();
         } catch (LogbookException failure) {
             onTrouble.accept(String.valueOf(failure.getMessage()));
@@ -198,18 +201,15 @@ public final class TestBench implements AutoCloseable {
     }
 
     private void agreeWithLog() throws LogbookException {
-        if (logChanged.getAndSet(false)) takingUp.afterUndo().forEach(this::forgotten);
+        if (logChanged.getAndSet(false)) recovery.afterUndo().forEach(this::forgotten);
     }
 
     private void forgotten(GrowingRun run) {
-        finish(
-                run.run,
-                RunEnd.BROKEN,
-                "the instrument does not know this run any more; it was started anew");
+        finish(run.run, RunEnding.broken(Break.FORGOTTEN, ""));
     }
 
     /// Hears the instruments.
-    private final class Ear implements Lines.Heard {
+    private final class LineEvents implements Lines.Listener {
         @Override
         public void told(Tell event) {
             if (event instanceof Tell.Answer) LOG.debug("an answer nobody waits for {}", event);
@@ -219,7 +219,7 @@ public final class TestBench implements AutoCloseable {
         @Override
         public void answers(String instrument, InstrumentClient client)
                 throws IOException, InstrumentClient.RefusedException {
-            takingUp.from(instrument, client).forEach(TestBench.this::forgotten);
+            recovery.from(instrument, client).forEach(TestBench.this::forgotten);
         }
     }
 
@@ -232,7 +232,8 @@ public final class TestBench implements AutoCloseable {
     }
 
     private void finishEnded() {
-        for (GrowingRun run : runs.ended()) finish(run.run, end(run.how()), run.words());
+        for (GrowingRun run : runs.ended())
+            finish(run.run, RunEnding.told(end(run.how()), run.words()));
     }
 
     private static RunEnd end(String how) {
@@ -244,11 +245,11 @@ public final class TestBench implements AutoCloseable {
         };
     }
 
-    private void finish(String name, RunEnd end, String words) {
+    private void finish(String name, RunEnding ending) {
         Optional<GrowingRun> run = runs.get(name);
         if (run.isEmpty()) return;
         try {
-            Optional<Finished> finished = RunFinish.of(keeper, run.get(), end, words);
+            Optional<Finished> finished = RunFinish.of(keeper, run.get(), ending);
             runs.finished(name);
             finished.ifPresent(onFinished);
         } catch (LogbookException failure) {

@@ -9,20 +9,24 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import pentacell.core.bay.Bay;
+import pentacell.core.bay.BenchFact;
 import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellModel;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.RunFact;
-import pentacell.core.fact.RunFact.RunEnd;
-import pentacell.core.fact.WorkshopState;
-import pentacell.core.intake.WaitingForTest;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.RunEnding;
+import pentacell.core.cell.RunFact;
+import pentacell.core.cell.RunFact.RunEnd;
+import pentacell.core.journal.Fact;
 import pentacell.core.measure.OpenRun;
 import pentacell.core.measure.RunResults;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.measure.TestProgramme;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.WaitingForTest;
 import pentacell.instruments.simulated.CellTruth;
 import pentacell.instruments.simulated.SlotRun;
 import pentacell.instruments.simulated.SlotTruth;
@@ -70,7 +74,7 @@ public final class DemoRuns {
     }
 
     private static Fact instrument(String name, StandIn kind) {
-        return new Fact.InstrumentAdded(
+        return new BenchFact.InstrumentAdded(
                 new Instrument(name, Instrument.simulated(kind.code()), kind.bays(name)));
     }
 
@@ -80,12 +84,12 @@ public final class DemoRuns {
 
     private void test(WaitingForTest waiting, int index, Instant began) throws LogbookException {
         WorkshopState state = book.state();
-        Cell cell = waiting.cell();
-        Optional<CellModel> model = state.modelOf(cell);
+        CellRecord cell = waiting.cell();
+        Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
         Bay bay = StandIn.FOUR_SLOT.bays(CHARGER).get(index % 4);
         Programme programme =
                 TestProgramme.of(
-                        waiting, model, state.schools().test(), bay, OptionalDouble.empty());
+                        waiting, model, Schools.of(state).test(), bay, OptionalDouble.empty());
         CellTruth truth = StandInCells.truth(cell.id().text(), Optional.of(cell), model);
         SlotRun run =
                 new SlotRun(
@@ -116,15 +120,15 @@ public final class DemoRuns {
                                 name,
                                 Optional.of(bay.name()),
                                 log,
-                                "done".equals(run.how()) ? RunEnd.DONE : RunEnd.LIMIT,
-                                "",
+                                RunEnding.told(
+                                        "done".equals(run.how()) ? RunEnd.DONE : RunEnd.LIMIT, ""),
                                 OptionalDouble.empty())
                         .facts());
         hold(cell, index, ended.plus(SETTLED));
     }
 
     /// Readings on the hold shelf: settled voltage, and for the earlier ones the week's.
-    private void hold(Cell cell, int index, Instant at) {
+    private void hold(CellRecord cell, int index, Instant at) {
         double settled = 4.171 + 0.002 * (index % 4);
         if (at.isBefore(now)) read(cell, at, settled);
         Instant week = at.plus(Duration.ofDays(7)).plus(Duration.ofHours(1));
@@ -133,7 +137,7 @@ public final class DemoRuns {
         if (week.isBefore(now.minus(Duration.ofHours(30)))) read(cell, week, settled - lost);
     }
 
-    private void read(Cell cell, Instant at, double volts) {
+    private void read(CellRecord cell, Instant at, double volts) {
         log(
                 at,
                 "Read " + cell.id(),

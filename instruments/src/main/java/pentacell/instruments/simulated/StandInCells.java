@@ -6,12 +6,14 @@ import java.util.Random;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.state.WorkshopState;
 
 /// The virtual cells that stand-ins find in their slots: by its id each has a truth of its own,
 /// always the same, that fits what was read of it. A few of them are heaters.
@@ -34,15 +36,16 @@ public final class StandInCells implements Function<String, VirtualCell> {
 
     private CellTruth truth(String name) {
         WorkshopState now = state.get();
-        Optional<Cell> cell =
-                now.cells().values().stream()
+        Optional<CellRecord> cell =
+                Cells.of(now).all().values().stream()
                         .filter(each -> each.id().text().equals(name))
                         .findFirst();
-        return truth(name, cell, cell.flatMap(now::modelOf));
+        return truth(name, cell, cell.flatMap(Catalogue.of(now)::modelOf));
     }
 
     /// The truth behind an id.
-    public static CellTruth truth(String name, Optional<Cell> cell, Optional<CellModel> model) {
+    public static CellTruth truth(
+            String name, Optional<CellRecord> cell, Optional<CellModel> model) {
         Random random = new Random(name.hashCode());
         Chemistry chemistry = CellModel.chemistryOf(model);
         double rated = model.map(CellModel::ratedMinimumMilliampHours).orElse(2200.0);

@@ -8,15 +8,17 @@ import java.util.OptionalDouble;
 import pentacell.core.bay.Bay;
 import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CatalogueFact;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.WorkshopState;
-import pentacell.core.intake.WaitingForTest;
 import pentacell.core.measure.TestProgramme;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.WaitingForTest;
 import pentacell.instruments.simulated.CellTruth;
 import pentacell.instruments.simulated.StandIn;
 import pentacell.instruments.simulated.VirtualCell;
@@ -38,7 +40,7 @@ final class BenchBook {
         book.log(
                 "cells",
                 List.of(
-                        new Fact.ModelDefined(
+                        new CatalogueFact.ModelDefined(
                                 CellModel.rated(
                                         "Quill Q22",
                                         CellFormat.parse("18650").orElseThrow(),
@@ -66,8 +68,8 @@ final class BenchBook {
         WaitingForTest waiting = WaitingForTest.of(state).get(0);
         return TestProgramme.of(
                 waiting,
-                state.modelOf(waiting.cell()),
-                state.schools().test(),
+                Catalogue.of(state).modelOf(waiting.cell()),
+                Schools.of(state).test(),
                 bay(2),
                 OptionalDouble.empty());
     }

@@ -19,7 +19,8 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import pentacell.core.fact.RunFact.RunEnd;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunFact.RunEnd;
 import pentacell.core.measure.OpenRun;
 import pentacell.workshop.logbook.Logbook;
 
@@ -108,7 +109,9 @@ final class KillTest {
         assertEquals(RunEnd.DONE, end.end());
         try (Logbook book = open()) {
             assertEquals(
-                    2000, book.state().cell(ID).orElseThrow().milliampHours().orElseThrow(), 30);
+                    2000,
+                    Cells.of(book.state()).cell(ID).orElseThrow().milliampHours().orElseThrow(),
+                    30);
         }
     }
 

@@ -13,10 +13,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.bay.Bench;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.RunFact;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunFact;
+import pentacell.core.imports.ImportedFiles;
 import pentacell.core.measure.OpenRun;
+import pentacell.core.pack.Packs;
 import pentacell.instruments.demo.DemoRuns;
 import pentacell.workshop.demo.TarnHollow;
 import pentacell.workshop.exchange.RunLog;
@@ -69,10 +73,14 @@ final class LogImportTest {
         LogImport.take(log, new CellId("HB03-1"), Keeper.of(book));
         assertEquals(
                 1982,
-                book.state().cell(new CellId("HB03-1")).orElseThrow().milliampHours().orElseThrow(),
+                Cells.of(book.state())
+                        .cell(new CellId("HB03-1"))
+                        .orElseThrow()
+                        .milliampHours()
+                        .orElseThrow(),
                 5);
         assertEquals(721, book.samples("HB03-1#1").size());
-        assertTrue(book.state().wasImported(log.sha256()));
+        assertTrue(ImportedFiles.of(book.state()).has(log.sha256()));
         assertEquals(List.of(), OpenRun.of(book.state()));
         // and out again, the same
         Path out =
@@ -88,18 +96,18 @@ final class LogImportTest {
         Path file = folder.resolve("demo.pentacell");
         try (Logbook demo = ((Opening.Opened) Logbook.open(file, Clock.systemUTC())).logbook()) {
             demo.logAll(TarnHollow.journal());
-            int matched = demo.state().packs().size();
+            int matched = Packs.of(demo.state()).all().size();
             DemoRuns.addTo(demo, Clock.systemUTC().instant());
             List<CellFact> facts =
-                    demo.state().cells().values().stream()
+                    Cells.of(demo.state()).all().values().stream()
                             .flatMap(cell -> cell.lifeLine().stream())
                             .map(entry -> entry.fact())
                             .toList();
             assertTrue(facts.stream().filter(RunFact.RunEnded.class::isInstance).count() >= 6);
             assertTrue(facts.stream().anyMatch(RunFact.CurveOdd.class::isInstance));
             assertTrue(facts.stream().anyMatch(RunFact.HoldBegan.class::isInstance));
-            assertEquals(3, demo.state().instruments().size());
-            assertEquals(matched, demo.state().packs().size());
+            assertEquals(3, Bench.of(demo.state()).instruments().size());
+            assertEquals(matched, Packs.of(demo.state()).all().size());
             assertEquals(List.of(), OpenRun.of(demo.state()));
         }
     }

@@ -20,9 +20,10 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import pentacell.core.fact.RunFact.RunEnd;
-import pentacell.core.intake.WaitingForTest;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunFact.RunEnd;
 import pentacell.core.measure.SampleLog;
+import pentacell.core.triage.WaitingForTest;
 import pentacell.workshop.logbook.Logbook;
 import tools.jackson.databind.JsonNode;
 
@@ -128,7 +129,7 @@ final class OddInstrumentTest {
             // 1 A for the time from 4.1 V to 3.0 V: 220 minutes
             assertEquals(
                     220 / 0.06,
-                    book.state().cell(ID).orElseThrow().milliampHours().orElseThrow(),
+                    Cells.of(book.state()).cell(ID).orElseThrow().milliampHours().orElseThrow(),
                     20);
         }
     }
@@ -161,7 +162,7 @@ final class OddInstrumentTest {
         try (ScriptedInstrument instrument = new ScriptedInstrument(script)) {
             Finished end = runOn(instrument);
             assertEquals(RunEnd.BROKEN, end.end());
-            assertTrue(end.words().contains("lost a part"), end.words());
+            assertTrue(end.ending().why().contains("lost a part"), end.ending().why());
             assertEquals(80, book.samples(RUN).size());
         }
     }
@@ -207,7 +208,7 @@ final class OddInstrumentTest {
         try (ScriptedInstrument instrument = new ScriptedInstrument(script)) {
             assertEquals(RunEnd.BROKEN, runOn(instrument).end());
             assertEquals(60, book.samples(RUN).size());
-            assertTrue(book.state().cell(ID).orElseThrow().milliampHours().isEmpty());
+            assertTrue(Cells.of(book.state()).cell(ID).orElseThrow().milliampHours().isEmpty());
         }
     }
 }

@@ -19,14 +19,16 @@ import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.bay.Bay;
 import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.RunFact.RunEnd;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunFact.RunEnd;
 import pentacell.core.grade.Standing;
-import pentacell.core.intake.WaitingForTest;
 import pentacell.core.measure.HoldTest;
 import pentacell.core.measure.OpenRun;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.WaitingForTest;
 import pentacell.instruments.protocol.Ask;
 import pentacell.instruments.simulated.SimulatedInstrument;
 import pentacell.instruments.simulated.StandIn;
@@ -104,8 +106,9 @@ final class TestBenchTest {
 
     private void assertMeasured() {
         WorkshopState state = book.state();
-        assertEquals(2000, state.cell(ID).orElseThrow().milliampHours().orElseThrow(), 30);
-        assertEquals(60, state.cell(ID).orElseThrow().dcMilliohms().orElseThrow(), 2);
+        assertEquals(
+                2000, Cells.of(state).cell(ID).orElseThrow().milliampHours().orElseThrow(), 30);
+        assertEquals(60, Cells.of(state).cell(ID).orElseThrow().dcMilliohms().orElseThrow(), 2);
         assertEquals(List.of(), OpenRun.of(state));
         assertEquals(List.of(), List.copyOf(troubles));
     }
@@ -119,7 +122,9 @@ final class TestBenchTest {
         assertEquals(Standing.UNDER_TEST, end.after().verdict(), "it lies on the hold shelf now");
         assertMeasured();
         HoldTest hold =
-                HoldTest.of(book.state().cell(ID).orElseThrow(), book.state().schools().hold())
+                HoldTest.of(
+                                Cells.of(book.state()).cell(ID).orElseThrow(),
+                                Schools.of(book.state()).hold())
                         .orElseThrow();
         assertTrue(hold.isOpen());
         assertTrue(book.samples(end.run()).size() > 1000);
@@ -140,9 +145,9 @@ final class TestBenchTest {
         bench.fail(BenchBook.bay(2), Ask.FaultKind.RESTART, 4000);
         Finished end = ended();
         assertEquals(RunEnd.BROKEN, end.end());
-        assertTrue(end.words().contains("started anew"), end.words());
+        assertTrue(end.ending().why().contains("started anew"), end.ending().why());
         assertTrue(book.samples(end.run()).size() > 100);
-        assertTrue(book.state().cell(ID).orElseThrow().milliampHours().isEmpty());
+        assertTrue(Cells.of(book.state()).cell(ID).orElseThrow().milliampHours().isEmpty());
         assertEquals(1, WaitingForTest.of(book.state()).size(), "it waits for its test again");
     }
 
@@ -225,7 +230,7 @@ final class TestBenchTest {
         bench.start(other, BenchBook.bay(3), programme());
         assertEquals(other, ended().cell());
         assertTrue(finished.isEmpty(), "nothing else ended");
-        assertTrue(book.state().cell(ID).orElseThrow().milliampHours().isEmpty());
+        assertTrue(Cells.of(book.state()).cell(ID).orElseThrow().milliampHours().isEmpty());
     }
 
     /// The system may hold the port a moment longer.
@@ -261,8 +266,11 @@ final class TestBenchTest {
             bench.connect(new Instrument("Meter", "127.0.0.1:" + meter.port(), bays));
             until(() -> bench.link("Meter").connected());
             bench.read(ID, bays.get(0));
-            assertEquals(51, book.state().cell(ID).orElseThrow().acMilliohms().orElseThrow(), 1);
-            assertTrue(book.state().cell(ID).orElseThrow().dcMilliohms().isEmpty());
+            assertEquals(
+                    51,
+                    Cells.of(book.state()).cell(ID).orElseThrow().acMilliohms().orElseThrow(),
+                    1);
+            assertTrue(Cells.of(book.state()).cell(ID).orElseThrow().dcMilliohms().isEmpty());
             assertTrue(
                     assertThrows(
                                     BenchException.class,

@@ -19,7 +19,7 @@ import pentacell.core.bay.Programme.Limits;
 import pentacell.core.bay.Programme.Pulse;
 import pentacell.core.bay.Programme.Rest;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.fact.Oddity;
+import pentacell.core.cell.Oddity;
 import pentacell.core.measure.Analyse;
 import pentacell.core.measure.Analysis;
 import pentacell.core.measure.AnalysisSettings;

@@ -14,10 +14,10 @@ import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.intake.WaitingForTest;
 import pentacell.core.measure.TestProgramme;
 import pentacell.core.schedule.PhaseTimes;
-import pentacell.core.school.TestPolicy;
+import pentacell.core.school.TestSchool;
+import pentacell.core.triage.WaitingForTest;
 import pentacell.workshop.demo.TarnHollow;
 
 /// How long a test takes by prediction, from capacity, resistance and first voltage, against the
@@ -47,7 +47,7 @@ final class PredictedTimesTest {
         VirtualCell cell = new VirtualCell(CellTruth.sound(chemistry, capacity, ohms, share));
         double volts = cell.volts(0);
         Bay bay = StandIn.FOUR_SLOT.bays("Charger A").get(0);
-        TestPolicy policy = TestPolicy.SHIPPED.get(seed % TestPolicy.SHIPPED.size());
+        TestSchool policy = TestSchool.SHIPPED.get(seed % TestSchool.SHIPPED.size());
         Programme programme =
                 TestProgramme.of(waiting(chemistry), model, policy, bay, OptionalDouble.empty());
         SlotRun run = new SlotRun("R", programme, SlotTruth.GOOD, cell, new Random(seed));

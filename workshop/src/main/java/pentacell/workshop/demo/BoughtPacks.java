@@ -12,12 +12,13 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.donor.Arrangement;
 import pentacell.core.donor.Construction;
 import pentacell.core.donor.Donor;
+import pentacell.core.donor.DonorFact;
 import pentacell.core.donor.Lot;
 import pentacell.core.donor.PackLabel;
 import pentacell.core.donor.Price;
+import pentacell.core.donor.PurchaseFact;
 import pentacell.core.donor.WarningSign;
-import pentacell.core.fact.DonorFact;
-import pentacell.core.fact.Fact;
+import pentacell.core.journal.Fact;
 
 /// The demo's lots, and what was read of its packs before they were opened.
 final class BoughtPacks {
@@ -27,14 +28,15 @@ final class BoughtPacks {
 
     static List<Fact> lots() {
         return List.of(
-                new Fact.LotAdded(
+                new PurchaseFact.LotAdded(
                         lot("K1", "hire-bicycle depot, clearing", "2026-01-02", 96, 14, 6, 80)),
-                new Fact.LotAdded(
+                new PurchaseFact.LotAdded(
                         lot("K2", "town library, worn docking packs", "2026-01-02", 20, 0, 10, 35)),
-                new Fact.LotAdded(lot("K3", "garden-tool returns", "2026-01-03", 24, 6.5, 8, 25)),
-                new Fact.LotAdded(
+                new PurchaseFact.LotAdded(
+                        lot("K3", "garden-tool returns", "2026-01-03", 24, 6.5, 8, 25)),
+                new PurchaseFact.LotAdded(
                         lot("K4", "harbour store, lamp module", "2026-01-03", 40, 25, 1, 120)),
-                new Fact.NewCellPriced(new Price(3.4, MONEY), 9.0));
+                new PurchaseFact.NewCellPriced(new Price(3.4, MONEY), 9.0));
     }
 
     private static Lot lot(

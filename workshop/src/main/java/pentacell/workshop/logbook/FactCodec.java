@@ -1,18 +1,16 @@
 package pentacell.workshop.logbook;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Function;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Place;
-import pentacell.core.fact.CellFact;
-import pentacell.core.fact.DonorFact;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.PackFact;
-import pentacell.core.fact.RunFact;
+import pentacell.core.journal.Amendment;
+import pentacell.core.journal.Fact;
+import pentacell.core.state.Chapter;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
@@ -28,65 +26,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /// Facts as rows of the journal: a kind such as `voltage-read` and a JSON body.
 final class FactCodec {
-    /// A new kind of fact is added here, and nowhere else in this module.
-    private static final List<Class<? extends Fact>> KINDS =
-            List.of(
-                    Fact.ModelDefined.class,
-                    Fact.DonorAdded.class,
-                    Fact.TrayAdded.class,
-                    Fact.LotAdded.class,
-                    Fact.BandsChosen.class,
-                    Fact.RepairChosen.class,
-                    Fact.NewCellPriced.class,
-                    Fact.TestChosen.class,
-                    Fact.HoldChosen.class,
-                    Fact.InstrumentAdded.class,
-                    Fact.InstrumentRemoved.class,
-                    Fact.BayUseSet.class,
-                    Fact.BenchHoursSet.class,
-                    Fact.FileImported.class,
-                    Fact.EntryCorrected.class,
-                    Fact.EntryStruck.class,
-                    Fact.ActUndone.class,
-                    Fact.ActRedone.class,
-                    CellFact.CellNamed.class,
-                    CellFact.CellPlaced.class,
-                    CellFact.VoltageRead.class,
-                    CellFact.ResistanceRead.class,
-                    CellFact.CapacityMeasured.class,
-                    CellFact.BlemishesSeen.class,
-                    CellFact.PrepDone.class,
-                    CellFact.LabelPrinted.class,
-                    CellFact.HandedOver.class,
-                    CellFact.CellNoted.class,
-                    CellFact.CellDecided.class,
-                    RunFact.RunStarted.class,
-                    RunFact.RunEnded.class,
-                    RunFact.CapacityCorrected.class,
-                    RunFact.HeatSeen.class,
-                    RunFact.CurveOdd.class,
-                    RunFact.HoldBegan.class,
-                    RunFact.ReferenceChosen.class,
-                    DonorFact.GroupsRead.class,
-                    DonorFact.PackVoltageRead.class,
-                    DonorFact.OutputVoltageRead.class,
-                    DonorFact.SignsSeen.class,
-                    DonorFact.GroupCharged.class,
-                    DonorFact.StepChecked.class,
-                    DonorFact.MinutesSpent.class,
-                    DonorFact.PartSaved.class,
-                    DonorFact.WayDecided.class,
-                    PackFact.GroupsMatched.class,
-                    PackFact.CellsSwapped.class,
-                    PackFact.CellLock.class,
-                    PackFact.CellPicked.class);
-
-    private static final Map<String, Class<? extends Fact>> BY_KIND = new HashMap<>();
-
-    static {
-        for (Class<? extends Fact> type : KINDS) BY_KIND.put(kind(type), type);
-    }
-
+    private final FactKinds kinds;
     private final JsonMapper json =
             JsonMapper.builder()
                     .addModule(
@@ -106,16 +46,32 @@ final class FactCodec {
                                                     text -> Place.parse(text).orElseThrow())))
                     .build();
 
-    /// The kind of a fact as the journal names it: `VoltageRead` is `voltage-read`.
-    static String kind(Class<? extends Fact> type) {
-        return type.getSimpleName().replaceAll("(?<=[a-z])(?=[A-Z])", "-").toLowerCase(Locale.ROOT);
+    FactCodec(List<Chapter<?>> chapters) {
+        kinds = new FactKinds(chapters);
     }
 
+    /// The kind of a fact as the journal names it: `VoltageRead` is `voltage-read`.
+    ///
+    /// @throws IllegalArgumentException when no chapter has such a fact
+    String kind(Fact fact) {
+        return kinds.of(fact);
+    }
+
+    /// The cell a fact is about, for the file's index.
+    static Optional<CellId> cell(Fact fact) {
+        return switch (fact) {
+            case CellFact ofCell -> Optional.of(ofCell.cell());
+            case Amendment.EntryCorrected corrected -> cell(corrected.replacement());
+            default -> Optional.empty();
+        };
+    }
+
+    /// @throws IllegalArgumentException when no chapter has such a fact
     String body(Fact fact) {
-        if (fact instanceof Fact.EntryCorrected corrected) {
+        if (fact instanceof Amendment.EntryCorrected corrected) {
             ObjectNode body = json.createObjectNode().put("sequence", corrected.sequence());
             body.putObject("replacement")
-                    .put("kind", kind(corrected.replacement().getClass()))
+                    .put("kind", kind(corrected.replacement()))
                     .set("body", json.valueToTree(corrected.replacement()));
             return json.writeValueAsString(body);
         }
@@ -124,33 +80,38 @@ final class FactCodec {
 
     /// @throws UnreadableFactException when kind or body is none that this program knows
     Fact fact(String kind, String body) {
-        Class<? extends Fact> type = BY_KIND.get(kind);
-        if (type == null)
-            throw new UnreadableFactException("kind \"" + kind + "\" is not known", null);
+        Class<? extends Fact> type =
+                kinds.type(kind)
+                        .orElseThrow(() ->
+                                new UnreadableFactException(
+                                        "kind \"" + kind + "\" is not known", null));
         try {
-            if (type != Fact.EntryCorrected.class)
-                return Objects.requireNonNull(json.readValue(body, type));
-            JsonNode node = json.readTree(body);
-            JsonNode replacement = node.get("replacement");
-            return new Fact.EntryCorrected(
-                    node.get("sequence").asLong(),
-                    (CellFact)
-                            fact(
-                                    replacement.get("kind").asString(),
-                                    replacement.get("body").toString()));
-        } catch (JacksonException
-                | IllegalArgumentException
-                | ClassCastException
-                | NullPointerException broken) {
+            if (type == Amendment.EntryCorrected.class) return corrected(json.readTree(body));
+            // until format 3 a strike named its cell as well
+            if (type == Amendment.EntryStruck.class) return struck(json.readTree(body));
+            return Objects.requireNonNull(json.readValue(body, type));
+        } catch (JacksonException | IllegalArgumentException | NullPointerException broken) {
             throw new UnreadableFactException(kind + " " + body, broken);
         }
     }
 
+    private Fact corrected(JsonNode body) {
+        JsonNode replacement = body.get("replacement");
+        return new Amendment.EntryCorrected(
+                body.get("sequence").asLong(),
+                fact(replacement.get("kind").asString(), replacement.get("body").toString()));
+    }
+
+    private static Fact struck(JsonNode body) {
+        return new Amendment.EntryStruck(
+                body.get("sequence").asLong(), body.get("reason").asString());
+    }
+
     private static final class AsText<T> extends ValueSerializer<T> {
         private final Class<T> type;
-        private final java.util.function.Function<T, String> text;
+        private final Function<T, String> text;
 
-        AsText(Class<T> type, java.util.function.Function<T, String> text) {
+        AsText(Class<T> type, Function<T, String> text) {
             this.type = type;
             this.text = text;
         }
@@ -167,9 +128,9 @@ final class FactCodec {
     }
 
     private static final class FromText<T> extends ValueDeserializer<T> {
-        private final java.util.function.Function<String, T> value;
+        private final Function<String, T> value;
 
-        FromText(java.util.function.Function<String, T> value) {
+        FromText(Function<String, T> value) {
             this.value = value;
         }
 

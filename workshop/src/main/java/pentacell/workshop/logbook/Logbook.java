@@ -13,11 +13,17 @@ import java.util.Map;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import pentacell.core.fact.Act;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.Step;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.Chapters;
+import pentacell.core.cell.CellId;
+import pentacell.core.journal.Act;
+import pentacell.core.journal.Amendment;
+import pentacell.core.journal.Entry;
+import pentacell.core.journal.Fact;
+import pentacell.core.journal.History;
+import pentacell.core.journal.Step;
 import pentacell.core.measure.SampleLog;
+import pentacell.core.state.Chapter;
+import pentacell.core.state.WorkshopState;
 
 /// An open workshop file: its journal and what follows from it.
 ///
@@ -30,31 +36,46 @@ public final class Logbook implements AutoCloseable {
     private final Connection database;
     private final FileLock lock;
     private final Clock clock;
-    private final FactCodec codec = new FactCodec();
+    private final List<Chapter<?>> chapters;
+    private final FactCodec codec;
     private final List<Act> journal;
     private final RunSamples samples;
     private long lastSequence;
     private volatile WorkshopState state;
 
-    Logbook(Path file, Connection database, FileLock lock, Clock clock, List<Act> journal) {
+    Logbook(
+            Path file,
+            Connection database,
+            FileLock lock,
+            Clock clock,
+            List<Chapter<?>> chapters,
+            List<Act> journal) {
         this.file = file;
         this.database = database;
         this.lock = lock;
         this.clock = clock;
+        this.chapters = List.copyOf(chapters);
+        this.codec = new FactCodec(chapters);
         this.journal = new ArrayList<>(journal);
         this.samples = new RunSamples(database);
         this.lastSequence =
                 journal.stream()
                         .flatMap(act -> act.entries().stream())
-                        .mapToLong(Act.Entry::sequence)
+                        .mapToLong(Entry::sequence)
                         .max()
                         .orElse(0);
-        this.state = WorkshopState.of(journal);
+        this.state = WorkshopState.of(chapters, journal);
     }
 
     /// Opens a workshop file, or makes it when it is not there.
     public static Opening open(Path file, Clock clock) {
-        return new LogbookFile(file.toAbsolutePath().normalize(), clock).open();
+        return open(file, clock, Chapters.ALL);
+    }
+
+    /// Opens a workshop file with chapters of one's own choice; a file that holds facts of others
+    /// is refused.
+    public static Opening open(Path file, Clock clock, List<Chapter<?>> chapters) {
+        return new LogbookFile(file.toAbsolutePath().normalize(), clock, chapters).open();
     }
 
     /// Where the file lies.
@@ -69,12 +90,12 @@ public final class Logbook implements AutoCloseable {
 
     /// What undo would take back.
     public synchronized Optional<Step> undoStep() {
-        return WorkshopState.undo(journal);
+        return History.of(journal).undo();
     }
 
     /// What redo would bring back.
     public synchronized Optional<Step> redoStep() {
-        return WorkshopState.redo(journal);
+        return History.of(journal).redo();
     }
 
     /// Logs facts as one act.
@@ -86,6 +107,7 @@ public final class Logbook implements AutoCloseable {
     public synchronized WorkshopState log(String words, List<? extends Fact> facts)
             throws LogbookException {
         if (facts.isEmpty()) throw new IllegalArgumentException("an act has at least one fact");
+        facts.forEach(codec::kind);
         Act act = write(words, facts);
         state = state.plus(act);
         return state;
@@ -99,13 +121,14 @@ public final class Logbook implements AutoCloseable {
         List<Act> acts = new ArrayList<>();
         long sequence = lastSequence;
         for (Draft draft : drafts) {
-            List<Act.Entry> entries = new ArrayList<>();
-            for (Fact fact : draft.facts()) entries.add(new Act.Entry(++sequence, fact));
+            draft.facts().forEach(codec::kind);
+            List<Entry> entries = new ArrayList<>();
+            for (Fact fact : draft.facts()) entries.add(new Entry(++sequence, fact));
             acts.add(
                     new Act(journal.size() + acts.size() + 1L, draft.at(), draft.words(), entries));
         }
         commit(acts);
-        state = WorkshopState.of(journal);
+        state = WorkshopState.of(chapters, journal);
         return state;
     }
 
@@ -161,7 +184,7 @@ public final class Logbook implements AutoCloseable {
     public synchronized WorkshopState undo() throws LogbookException {
         Optional<Step> step = undoStep();
         if (step.isPresent())
-            turn("Undo: " + step.get().words(), new Fact.ActUndone(step.get().act()));
+            turn("Undo: " + step.get().words(), new Amendment.ActUndone(step.get().act()));
         return state;
     }
 
@@ -169,18 +192,18 @@ public final class Logbook implements AutoCloseable {
     public synchronized WorkshopState redo() throws LogbookException {
         Optional<Step> step = redoStep();
         if (step.isPresent())
-            turn("Redo: " + step.get().words(), new Fact.ActRedone(step.get().act()));
+            turn("Redo: " + step.get().words(), new Amendment.ActRedone(step.get().act()));
         return state;
     }
 
     private void turn(String words, Fact fact) throws LogbookException {
         write(words, List.of(fact));
-        state = WorkshopState.of(journal);
+        state = WorkshopState.of(chapters, journal);
     }
 
     private Act write(String words, List<? extends Fact> facts) throws LogbookException {
-        List<Act.Entry> entries = new ArrayList<>(facts.size());
-        for (Fact fact : facts) entries.add(new Act.Entry(lastSequence + entries.size() + 1, fact));
+        List<Entry> entries = new ArrayList<>(facts.size());
+        for (Fact fact : facts) entries.add(new Entry(lastSequence + entries.size() + 1, fact));
         Act act = new Act(journal.size() + 1L, clock.instant(), words, entries);
         commit(List.of(act));
         return act;
@@ -205,13 +228,11 @@ public final class Logbook implements AutoCloseable {
         try (PreparedStatement row =
                 database.prepareStatement(
                         "INSERT INTO fact (sequence, act, kind, cell, body) VALUES (?, ?, ?, ?, ?)")) {
-            for (Act.Entry entry : act.entries()) {
+            for (Entry entry : act.entries()) {
                 row.setLong(1, entry.sequence());
                 row.setLong(2, act.number());
-                row.setString(3, FactCodec.kind(entry.fact().getClass()));
-                row.setString(
-                        4,
-                        entry.fact() instanceof Fact.OfCell ofCell ? ofCell.cell().text() : null);
+                row.setString(3, codec.kind(entry.fact()));
+                row.setString(4, FactCodec.cell(entry.fact()).map(CellId::text).orElse(null));
                 row.setString(5, codec.body(entry.fact()));
                 row.addBatch();
             }

@@ -21,7 +21,9 @@ import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.sqlite.SQLiteConfig;
-import pentacell.core.fact.Act;
+import pentacell.core.journal.Act;
+import pentacell.core.journal.Entry;
+import pentacell.core.state.Chapter;
 import pentacell.workshop.logbook.Opening.Opened;
 import pentacell.workshop.logbook.Opening.Refused;
 
@@ -31,7 +33,7 @@ final class LogbookFile {
     static final int APPLICATION_ID = 0x50656e74;
 
     /// The file format this program writes; a file with a higher number is refused.
-    static final int FORMAT = 3;
+    static final int FORMAT = 4;
 
     private static final Logger LOG = LoggerFactory.getLogger(LogbookFile.class);
     private static final byte[] SQLITE_HEADER =
@@ -39,10 +41,12 @@ final class LogbookFile {
 
     private final Path file;
     private final Clock clock;
+    private final List<Chapter<?>> chapters;
 
-    LogbookFile(Path file, Clock clock) {
+    LogbookFile(Path file, Clock clock, List<Chapter<?>> chapters) {
         this.file = file;
         this.clock = clock;
+        this.chapters = chapters;
     }
 
     Opening open() {
@@ -102,7 +106,7 @@ final class LogbookFile {
             List<Act> journal = journal(database);
             backUp(database, journal.size());
             bringUp(database, pragma(database, "user_version"));
-            return new Opened(new Logbook(file, database, lock, clock, journal));
+            return new Opened(new Logbook(file, database, lock, clock, chapters, journal));
         } catch (SQLException failure) {
             closeQuietly(database);
             return new Refused(Faults.opening(file, failure));
@@ -182,14 +186,14 @@ final class LogbookFile {
         }
     }
 
-    private static List<Act> journal(Connection database) throws SQLException {
-        FactCodec codec = new FactCodec();
+    private List<Act> journal(Connection database) throws SQLException {
+        FactCodec codec = new FactCodec(chapters);
         List<Act> acts = new ArrayList<>();
         try (Statement statement = database.createStatement();
                 ResultSet row =
                         statement.executeQuery(
                                 "SELECT act.act, at, words, sequence, kind, body FROM act JOIN fact USING (act) ORDER BY act.act, sequence")) {
-            List<Act.Entry> entries = new ArrayList<>();
+            List<Entry> entries = new ArrayList<>();
             boolean more = row.next();
             while (more) {
                 long number = row.getLong(1);
@@ -198,7 +202,7 @@ final class LogbookFile {
                 entries.clear();
                 while (more && row.getLong(1) == number) {
                     entries.add(
-                            new Act.Entry(
+                            new Entry(
                                     row.getLong(4),
                                     codec.fact(row.getString(5), row.getString(6))));
                     more = row.next();

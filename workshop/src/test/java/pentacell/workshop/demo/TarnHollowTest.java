@@ -10,11 +10,12 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.DonorRecord;
-import pentacell.core.fact.Pack;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.donor.DonorRecord;
+import pentacell.core.donor.Donors;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
 import pentacell.core.harvest.Advice;
@@ -22,6 +23,10 @@ import pentacell.core.harvest.Diagnose;
 import pentacell.core.harvest.Diagnosis;
 import pentacell.core.harvest.PackReadings;
 import pentacell.core.harvest.Signature;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
 import pentacell.workshop.logbook.Logbook.Draft;
 
 final class TarnHollowTest {
@@ -35,19 +40,19 @@ final class TarnHollowTest {
 
     @Test
     void ofTwentyFiveDonorsTwentyAreOpenedAndEveryCellHasAPlaceOfItsOwn() {
-        assertEquals(25, STATE.donors().size());
+        assertEquals(25, Donors.of(STATE).described().size());
         assertEquals(
                 20,
-                STATE.donors().keySet().stream()
-                        .filter(code -> !STATE.cellsOf(code).isEmpty())
+                Donors.of(STATE).described().keySet().stream()
+                        .filter(code -> !Cells.of(STATE).ofDonor(code).isEmpty())
                         .count());
-        assertEquals(181, STATE.cells().size());
+        assertEquals(181, Cells.of(STATE).all().size());
         Map<String, CellId> places = new HashMap<>();
-        for (Cell cell : STATE.cells().values()) {
+        for (CellRecord cell : Cells.of(STATE).all().values()) {
             CellId there = places.put(cell.place().orElseThrow().toString(), cell.id());
             assertEquals(null, there, cell.id() + " lies on another cell");
-            assertTrue(STATE.donors().containsKey(cell.donor().orElseThrow()));
-            assertTrue(STATE.models().containsKey(cell.model().orElseThrow()));
+            assertTrue(Donors.of(STATE).described().containsKey(cell.donor().orElseThrow()));
+            assertTrue(Catalogue.of(STATE).models().containsKey(cell.model().orElseThrow()));
         }
     }
 
@@ -62,11 +67,14 @@ final class TarnHollowTest {
         "LL01, HEALTHY, USE"
     })
     void itsPacksShowWhatPacksShow(String donor, Signature signature, Advice advice) {
-        DonorRecord record = STATE.donorRecord(donor).orElseThrow();
+        DonorRecord record = Donors.of(STATE).record(donor).orElseThrow();
         Diagnosis diagnosis =
                 Diagnose.pack(
-                        PackReadings.of(record, STATE.modelOf(record.donor())).orElseThrow(),
-                        STATE.schools());
+                        PackReadings.of(
+                                        record,
+                                        Catalogue.of(STATE).model(record.donor().cellModel()))
+                                .orElseThrow(),
+                        Schools.of(STATE));
         assertEquals(signature, diagnosis.signature());
         assertEquals(advice, diagnosis.advice());
         assertTrue(record.donor().label().oddity().isEmpty(), "its label makes sense");
@@ -97,8 +105,8 @@ final class TarnHollowTest {
 
     @Test
     void twoPacksAreMatchedAndOneIsHalfPicked() {
-        Pack night = STATE.pack(TarnHollow.LONG_NIGHT).orElseThrow();
-        Pack dome = STATE.pack(TarnHollow.DOME).orElseThrow();
+        Pack night = Packs.of(STATE).pack(TarnHollow.LONG_NIGHT).orElseThrow();
+        Pack dome = Packs.of(STATE).pack(TarnHollow.DOME).orElseThrow();
         assertEquals(70, night.cellCount());
         assertEquals("4S5P", dome.rules().arrangement());
         assertEquals(5, dome.picked().size());

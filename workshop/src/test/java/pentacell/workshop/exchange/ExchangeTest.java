@@ -25,20 +25,26 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.build.PickLine;
 import pentacell.core.build.PickWalk;
+import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Place;
-import pentacell.core.fact.Act;
-import pentacell.core.fact.Cell;
-import pentacell.core.fact.Fact;
-import pentacell.core.fact.Pack;
-import pentacell.core.fact.WorkshopState;
+import pentacell.core.donor.Donors;
+import pentacell.core.imports.ImportedFiles;
+import pentacell.core.journal.Act;
+import pentacell.core.journal.Entry;
+import pentacell.core.journal.Fact;
 import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchOutcome;
-import pentacell.core.match.MatchRules;
 import pentacell.core.match.Matcher;
 import pentacell.core.match.SearchEffort;
-import pentacell.core.match.Selection;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
+import pentacell.core.pack.Selection;
+import pentacell.core.state.WorkshopState;
 import pentacell.workshop.demo.TarnHollow;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -148,31 +154,37 @@ final class ExchangeTest {
         WorkshopState after = demo.plus(act(facts));
         assertEquals(
                 2100,
-                after.models().values().stream()
+                Catalogue.of(after).models().values().stream()
                         .filter(model -> model.name().equals("Own 20"))
                         .findFirst()
                         .orElseThrow()
                         .ratedMinimumMilliampHours());
-        assertTrue(after.donors().containsKey("N"));
+        assertTrue(Donors.of(after).described().containsKey("N"));
         assertTrue(
-                after.cell(new CellId("N-1")).orElseThrow().place().isEmpty(), "T1-A01 is taken");
+                Cells.of(after).cell(new CellId("N-1")).orElseThrow().place().isEmpty(),
+                "T1-A01 is taken");
         assertEquals(
                 "T3-F12",
-                after.cell(new CellId("N-2")).orElseThrow().place().orElseThrow().toString());
-        Cell known = after.cell(new CellId("HB01-01")).orElseThrow();
+                Cells.of(after)
+                        .cell(new CellId("N-2"))
+                        .orElseThrow()
+                        .place()
+                        .orElseThrow()
+                        .toString());
+        CellRecord known = Cells.of(after).cell(new CellId("HB01-01")).orElseThrow();
         assertEquals(3.9, known.volts().orElseThrow());
         assertEquals(
-                demo.cell(known.id()).orElseThrow().model(),
+                Cells.of(demo).cell(known.id()).orElseThrow().model(),
                 known.model(),
                 "what the table does not say stays");
-        assertTrue(after.wasImported(table.sha256()));
-        assertFalse(demo.wasImported(table.sha256()));
+        assertTrue(ImportedFiles.of(after).has(table.sha256()));
+        assertFalse(ImportedFiles.of(demo).has(table.sha256()));
     }
 
     @Test
     void aPickWalkIsWrittenInItsOrder() {
         WorkshopState demo = TarnHollow.state(TarnHollow.journal());
-        Pack pack = demo.pack(TarnHollow.DOME).orElseThrow();
+        Pack pack = Packs.of(demo).pack(TarnHollow.DOME).orElseThrow();
         List<PickLine> walk = PickWalk.of(pack, demo, PickWalk.Order.BY_PLACE);
         List<String> lines = PickFiles.csv(walk).lines().toList();
         assertEquals(21, lines.size());
@@ -231,8 +243,8 @@ final class ExchangeTest {
     }
 
     private static Act act(List<Fact> facts) {
-        List<Act.Entry> entries = new ArrayList<>();
-        for (Fact fact : facts) entries.add(new Act.Entry(100_000 + entries.size(), fact));
+        List<Entry> entries = new ArrayList<>();
+        for (Fact fact : facts) entries.add(new Entry(100_000 + entries.size(), fact));
         return new Act(100_000, Instant.EPOCH, "import", entries);
     }
 }

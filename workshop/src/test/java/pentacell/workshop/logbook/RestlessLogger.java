@@ -3,8 +3,8 @@ package pentacell.workshop.logbook;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
-import pentacell.core.fact.CellFact;
 
 /// A program that logs cell after cell and says so after each, until it is killed.
 final class RestlessLogger {

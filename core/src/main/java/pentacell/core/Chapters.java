@@ -1,0 +1,43 @@
+package pentacell.core;
+
+import java.util.List;
+import pentacell.core.bay.Bench;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.Trays;
+import pentacell.core.donor.Donors;
+import pentacell.core.donor.Purchases;
+import pentacell.core.imports.ImportedFiles;
+import pentacell.core.journal.Act;
+import pentacell.core.pack.Packs;
+import pentacell.core.school.Schools;
+import pentacell.core.state.Chapter;
+import pentacell.core.state.WorkshopState;
+
+/// The chapters of a workshop's story, one line each: a new room of the trade is added here.
+public final class Chapters {
+    /// Every chapter of the program.
+    public static final List<Chapter<?>> ALL =
+            List.of(
+                    Catalogue.CHAPTER,
+                    Trays.CHAPTER,
+                    Purchases.CHAPTER,
+                    Donors.CHAPTER,
+                    Cells.CHAPTER,
+                    Schools.CHAPTER,
+                    Bench.CHAPTER,
+                    Packs.CHAPTER,
+                    ImportedFiles.CHAPTER);
+
+    private Chapters() {}
+
+    /// A workshop in which nothing was logged.
+    public static WorkshopState empty() {
+        return WorkshopState.empty(ALL);
+    }
+
+    /// The fold of a whole journal.
+    public static WorkshopState fold(List<Act> acts) {
+        return WorkshopState.of(ALL, acts);
+    }
+}

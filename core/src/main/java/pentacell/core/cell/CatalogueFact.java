@@ -1,0 +1,10 @@
+package pentacell.core.cell;
+
+import pentacell.core.journal.Fact;
+
+/// What can be logged of the catalogue of models.
+public sealed interface CatalogueFact extends Fact {
+
+    /// A model of cell was defined, or defined anew under the same name.
+    record ModelDefined(CellModel model) implements CatalogueFact {}
+}

@@ -1,0 +1,67 @@
+package pentacell.core.journal;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/// Which acts hold, which are taken back, and what undo and redo would do next. Read off the
+/// journal, so it outlives the session.
+public final class History {
+    private final Deque<Long> undoable = new ArrayDeque<>();
+    private final Deque<Long> redoable = new ArrayDeque<>();
+    private final Set<Long> undone = new HashSet<>();
+    private final Map<Long, String> words = new HashMap<>();
+
+    /// The history of a journal.
+    public static History of(List<Act> acts) {
+        History history = new History();
+        acts.forEach(history::add);
+        return history;
+    }
+
+    private void add(Act act) {
+        words.put(act.number(), act.words());
+        switch (act.entries().isEmpty() ? null : act.entries().get(0).fact()) {
+            case Amendment.ActUndone taken -> {
+                undoable.remove(taken.act());
+                undone.add(taken.act());
+                redoable.push(taken.act());
+            }
+            case Amendment.ActRedone again -> {
+                redoable.remove(again.act());
+                undone.remove(again.act());
+                undoable.push(again.act());
+            }
+            case null -> {}
+            default -> {
+                undoable.push(act.number());
+                redoable.clear();
+            }
+        }
+    }
+
+    /// Whether an act holds: it was never taken back, or brought back since.
+    public boolean holds(Act act) {
+        return !undone.contains(act.number());
+    }
+
+    /// What undo would take back.
+    public Optional<Step> undo() {
+        return step(undoable);
+    }
+
+    /// What redo would bring back.
+    public Optional<Step> redo() {
+        return step(redoable);
+    }
+
+    private Optional<Step> step(Deque<Long> acts) {
+        return Optional.ofNullable(acts.peek())
+                .map(act -> new Step(act, words.getOrDefault(act, "")));
+    }
+}

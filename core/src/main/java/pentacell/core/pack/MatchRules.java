@@ -1,0 +1,189 @@
+package pentacell.core.pack;
+
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.function.UnaryOperator;
+import pentacell.core.cell.Chemistry;
+
+/// What a match must keep to.
+///
+/// @param groupSizes cells in each group, in series order; its length is the number of groups
+/// @param selection which cells to leave out
+/// @param maxIrSpreadMilliohms hard limit on highest minus lowest IR inside a group, in mΩ
+/// @param maxModels most different models inside a group
+/// @param minSohShare least measured ÷ rated capacity, 0 for no limit, 0.8 is 80 %
+/// @param maxMilliohms highest IR of a cell, in mΩ
+/// @param repeatabilityShare repeatability of one capacity reading as a share; 0 equalises to the
+///   last mAh
+/// @param chemistry the chemistry to use; when empty the one with most usable cells. Two are never
+///   mixed.
+public record MatchRules(
+        List<Integer> groupSizes,
+        Selection selection,
+        OptionalDouble maxIrSpreadMilliohms,
+        OptionalInt maxModels,
+        double minSohShare,
+        OptionalDouble maxMilliohms,
+        double repeatabilityShare,
+        Optional<Chemistry> chemistry) {
+    /// Repeatability of bench chargers between runs (common practice).
+    public static final double USUAL_REPEATABILITY = 0.01;
+
+    public MatchRules {
+        groupSizes = List.copyOf(groupSizes);
+        if (groupSizes.isEmpty() || groupSizes.size() > 400)
+            throw new IllegalArgumentException(
+                    "a pack has 1 to 400 groups, was " + groupSizes.size());
+        for (int size : groupSizes)
+            if (size < 1 || size > 2000)
+                throw new IllegalArgumentException("a group has 1 to 2000 cells, was " + size);
+        maxIrSpreadMilliohms.ifPresent(limit -> requireLimit("IR spread", limit));
+        maxMilliohms.ifPresent(limit -> requireLimit("highest IR", limit));
+        if (maxModels.isPresent() && maxModels.getAsInt() < 1)
+            throw new IllegalArgumentException(
+                    "models in a group must be at least 1, was " + maxModels.getAsInt());
+        if (!(minSohShare >= 0 && minSohShare <= 2))
+            throw new IllegalArgumentException(
+                    "least state of health must be 0 to 200 %, was " + 100 * minSohShare);
+        if (!(repeatabilityShare >= 0 && repeatabilityShare <= 0.2))
+            throw new IllegalArgumentException(
+                    "repeatability must be 0 to 20 %, was " + 100 * repeatabilityShare);
+    }
+
+    private static void requireLimit(String what, double milliohms) {
+        if (!(milliohms >= 0 && milliohms < 1e6))
+            throw new IllegalArgumentException(
+                    "the limit of " + what + " must be 0 mΩ or more, was " + milliohms);
+    }
+
+    /// Plain rules for equal groups: no limits, usual repeatability.
+    public static MatchRules of(int series, int parallel, Selection selection) {
+        return of(Collections.nCopies(series, parallel), selection);
+    }
+
+    /// Plain rules for groups of these sizes: no limits, usual repeatability.
+    public static MatchRules of(List<Integer> groupSizes, Selection selection) {
+        return new MatchRules(
+                groupSizes,
+                selection,
+                OptionalDouble.empty(),
+                OptionalInt.empty(),
+                0,
+                OptionalDouble.empty(),
+                USUAL_REPEATABILITY,
+                Optional.empty());
+    }
+
+    /// The number of groups in series.
+    public int series() {
+        return groupSizes.size();
+    }
+
+    /// The number of cells the pack takes.
+    public int cellsNeeded() {
+        return groupSizes.stream().mapToInt(Integer::intValue).sum();
+    }
+
+    /// The same rules with some of them changed, such as `rules.with(r -> r.minSohShare(0.8))`.
+    public MatchRules with(UnaryOperator<Change> change) {
+        return change.apply(new Change(this)).rules();
+    }
+
+    /// The same rules with another limit on the IR spread inside a group.
+    public MatchRules withMaxIrSpread(OptionalDouble milliohms) {
+        return with(rules -> rules.maxIrSpreadMilliohms(milliohms));
+    }
+
+    /// The same rules with another repeatability.
+    public MatchRules withRepeatability(double share) {
+        return with(rules -> rules.repeatabilityShare(share));
+    }
+
+    /// The same rules with another cap on the models in a group.
+    public MatchRules withMaxModels(OptionalInt models) {
+        return with(rules -> rules.maxModels(models));
+    }
+
+    /// How the pack is written: `7S10P`, or `7S` with the number of cells when its groups are
+    /// unequal.
+    public String arrangement() {
+        boolean equal = groupSizes.stream().distinct().count() == 1;
+        return series()
+                + "S"
+                + (equal ? groupSizes.get(0) + "P" : " of " + cellsNeeded() + " cells");
+    }
+
+    /// Rules while they are changed; what is not named stays.
+    public static final class Change {
+        private final List<Integer> groupSizes;
+        private final Selection selection;
+        private OptionalDouble maxIrSpreadMilliohms;
+        private OptionalInt maxModels;
+        private double minSohShare;
+        private OptionalDouble maxMilliohms;
+        private double repeatabilityShare;
+        private Optional<Chemistry> chemistry;
+
+        private Change(MatchRules rules) {
+            groupSizes = rules.groupSizes;
+            selection = rules.selection;
+            maxIrSpreadMilliohms = rules.maxIrSpreadMilliohms;
+            maxModels = rules.maxModels;
+            minSohShare = rules.minSohShare;
+            maxMilliohms = rules.maxMilliohms;
+            repeatabilityShare = rules.repeatabilityShare;
+            chemistry = rules.chemistry;
+        }
+
+        /// Hard limit on highest minus lowest IR inside a group, in mΩ; empty for none.
+        public Change maxIrSpreadMilliohms(OptionalDouble milliohms) {
+            maxIrSpreadMilliohms = milliohms;
+            return this;
+        }
+
+        /// Most different models inside a group; empty for no limit.
+        public Change maxModels(OptionalInt models) {
+            maxModels = models;
+            return this;
+        }
+
+        /// Least measured ÷ rated capacity, 0 for no limit.
+        public Change minSohShare(double share) {
+            minSohShare = share;
+            return this;
+        }
+
+        /// Highest IR of a cell, in mΩ; empty for no limit.
+        public Change maxMilliohms(OptionalDouble milliohms) {
+            maxMilliohms = milliohms;
+            return this;
+        }
+
+        /// Repeatability of one capacity reading as a share.
+        public Change repeatabilityShare(double share) {
+            repeatabilityShare = share;
+            return this;
+        }
+
+        /// The chemistry to use; empty for the one with most usable cells.
+        public Change chemistry(Optional<Chemistry> wanted) {
+            chemistry = wanted;
+            return this;
+        }
+
+        private MatchRules rules() {
+            return new MatchRules(
+                    groupSizes,
+                    selection,
+                    maxIrSpreadMilliohms,
+                    maxModels,
+                    minSohShare,
+                    maxMilliohms,
+                    repeatabilityShare,
+                    chemistry);
+        }
+    }
+}

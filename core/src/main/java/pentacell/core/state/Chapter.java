@@ -1,0 +1,57 @@
+package pentacell.core.state;
+
+import java.time.Instant;
+import java.util.function.BiFunction;
+import pentacell.core.journal.Entry;
+import pentacell.core.journal.Fact;
+
+/// A chapter of the workshop's story: a sealed family of facts, and the slice of the state they
+/// fold into.
+///
+/// @param <S> type of the slice; an immutable value with equality, one chapter per type
+public interface Chapter<S> {
+
+    /// The sealed family of facts this chapter takes. Its members are records whose simple names
+    /// are their kinds in the file, so they keep them for good.
+    Class<? extends Fact> family();
+
+    /// Type of the slice, by which a view asks for it.
+    Class<S> sliceType();
+
+    /// The slice before anything was logged.
+    S empty();
+
+    /// Begins to fold more facts into a slice.
+    Fold<S> fold(S from);
+
+    /// A slice while it grows; lives only while one fold runs, in one thread.
+    interface Fold<S> {
+        /// Adds a fact of the chapter's family.
+        ///
+        /// @param at when it was logged
+        void add(Instant at, Entry entry);
+
+        /// Lets another fact of the family hold in the place of an earlier entry. A chapter whose
+        /// entries cannot be corrected takes it as a new fact.
+        ///
+        /// @param sequence the entry that was wrong
+        /// @param correction what holds instead, with the sequence of the correction
+        default void correct(long sequence, Instant at, Entry correction) {
+            add(at, correction);
+        }
+
+        /// Takes an entry out; an entry of another chapter, or of none, is left alone.
+        default void strike(long sequence) {}
+
+        /// The slice as it is now.
+        S slice();
+    }
+
+    /// A chapter whose slice is small enough to be made anew with every fact.
+    ///
+    /// @param fold slice and fact to slice, with a `switch` over the family that has no default
+    static <F extends Fact, S> Chapter<S> of(
+            Class<F> family, Class<S> sliceType, S empty, BiFunction<S, F, S> fold) {
+        return new SmallChapter<>(family, sliceType, empty, fold);
+    }
+}

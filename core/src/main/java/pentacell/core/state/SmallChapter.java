@@ -1,0 +1,29 @@
+package pentacell.core.state;
+
+import java.time.Instant;
+import java.util.function.BiFunction;
+import pentacell.core.journal.Entry;
+import pentacell.core.journal.Fact;
+
+/// A chapter whose slice is made anew with every fact.
+record SmallChapter<F extends Fact, S>(
+        Class<F> family, Class<S> sliceType, S empty, BiFunction<S, F, S> folding)
+        implements Chapter<S> {
+
+    @Override
+    public Fold<S> fold(S from) {
+        return new Fold<>() {
+            private S slice = from;
+
+            @Override
+            public void add(Instant at, Entry entry) {
+                slice = folding.apply(slice, family.cast(entry.fact()));
+            }
+
+            @Override
+            public S slice() {
+                return slice;
+            }
+        };
+    }
+}

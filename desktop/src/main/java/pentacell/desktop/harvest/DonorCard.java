@@ -1,0 +1,250 @@
+package pentacell.desktop.harvest;
+
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.donor.Arrangement;
+import pentacell.core.donor.Donor;
+import pentacell.core.donor.DonorFact;
+import pentacell.core.donor.DonorFact.DonorWay;
+import pentacell.core.donor.DonorRecord;
+import pentacell.core.donor.PackLabel;
+import pentacell.core.donor.WarningSign;
+import pentacell.core.grade.Standing;
+import pentacell.core.harvest.Diagnose;
+import pentacell.core.harvest.Diagnosis;
+import pentacell.core.harvest.PackReadings;
+import pentacell.core.school.Schools;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.DecisionRow;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Figures;
+
+/// The card of the selected donor: code, diagnosis with its reasons, label, decision, life line.
+final class DonorCard extends VBox {
+    private static final DateTimeFormatter DAY =
+            DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
+
+    private final Desk desk;
+    private final Label code = new Label();
+    private final Label kind = new Label();
+    private final Label origin = new Label();
+    private final Figures figures = new Figures();
+    private final Label verdict = new Label();
+    private final VBox reasons = new VBox();
+    private final VBox lifeLine = new VBox();
+    private final VBox content = new VBox();
+
+    DonorCard(Desk desk) {
+        this.desk = desk;
+        getStyleClass().add("card");
+        setId("donor-card");
+        code.setId("donor-card-code");
+        code.getStyleClass().add("card-id");
+        kind.getStyleClass().add("card-verdict");
+        kind.setWrapText(true);
+        origin.getStyleClass().add("card-origin");
+        origin.setWrapText(true);
+        verdict.setId("donor-verdict");
+        verdict.getStyleClass().add("section");
+        verdict.setWrapText(true);
+        reasons.setId("donor-reasons");
+        reasons.getStyleClass().add("reasons");
+        lifeLine.getStyleClass().add("life-line");
+        Label lifeLineTitle = new Label("Life line");
+        lifeLineTitle.getStyleClass().add("section");
+        content.getChildren()
+                .addAll(
+                        new VBox(code, kind),
+                        origin,
+                        figures,
+                        verdict,
+                        reasons,
+                        decisionRow(),
+                        lifeLineTitle,
+                        lifeLine);
+        content.getStyleClass().add("card-content");
+        ScrollPane scroll = new ScrollPane(content);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().add(scroll);
+        desk.selection().donorProperty().subscribe(selected -> show());
+        desk.ledger().stateProperty().subscribe(state -> show());
+    }
+
+    private void show() {
+        Optional<DonorRecord> selected = desk.selection().donor();
+        content.setVisible(selected.isPresent());
+        selected.ifPresent(this::show);
+    }
+
+    private void show(DonorRecord record) {
+        Donor donor = record.donor();
+        code.setText(donor.code());
+        kind.setText(donor.kind());
+        List<String> parts = new ArrayList<>();
+        donor.arrangement().map(Arrangement::toString).ifPresent(parts::add);
+        if (!donor.cellModel().isEmpty()) parts.add(donor.cellModel());
+        donor.lot().ifPresent(lot -> parts.add("lot " + lot));
+        if (!donor.note().isEmpty()) parts.add(donor.note());
+        origin.setText(String.join(" · ", parts));
+        showFigures(record);
+        showDiagnosis(record);
+        lifeLine.getChildren()
+                .setAll(record.lifeLine().reversed().stream().map(DonorCard::line).toList());
+    }
+
+    private void showFigures(DonorRecord record) {
+        figures.clear();
+        PackLabel label = record.donor().label();
+        if (label.volts().isPresent())
+            figures.add("Label", Quantity.VOLTAGE, label.volts().getAsDouble());
+        if (label.ampHours().isPresent())
+            figures.add("Label", Quantity.CHARGE, label.ampHours().getAsDouble());
+        if (label.wattHours().isPresent())
+            figures.add("Label", Quantity.ENERGY, label.wattHours().getAsDouble());
+        if (record.packVolts().isPresent())
+            figures.add("Whole pack", Quantity.VOLTAGE, record.packVolts().getAsDouble());
+        if (record.outputVolts().isPresent())
+            figures.add("Output", Quantity.VOLTAGE, record.outputVolts().getAsDouble());
+        String donor = record.donor().code();
+        int cells = 0;
+        for (Standing standing : Standing.values())
+            cells += desk.ledger().judged().ofDonor(donor).getOrDefault(standing, 0);
+        if (cells > 0) figures.add("Cells out", Quantity.COUNT, cells);
+        if (record.minutes() > 0) figures.add("Minutes", Quantity.COUNT, record.minutes());
+    }
+
+    private void showDiagnosis(DonorRecord record) {
+        reasons.getChildren().clear();
+        record.decision()
+                .ifPresent(decided ->
+                        addReason(
+                                "Decided by hand: "
+                                        + words(decided.way())
+                                        + ", "
+                                        + decided.reason()
+                                        + "."));
+        Optional<PackReadings> readings =
+                PackReadings.of(
+                        record,
+                        Catalogue.of(desk.ledger().state()).model(record.donor().cellModel()));
+        if (readings.isEmpty()) {
+            verdict.setText("Not judged: its groups are not all read.");
+        } else {
+            Diagnosis diagnosis = Diagnose.pack(readings.get(), Schools.of(desk.ledger().state()));
+            verdict.setText(
+                    diagnosis.sentence() + " " + firstUpper(diagnosis.advice().words()) + ".");
+            addReason("How sure: " + diagnosis.sureness().words() + ".");
+            diagnosis.reasons().forEach(reason -> addReason(reason.sentence()));
+        }
+        if (!record.signs().isEmpty())
+            addReason(
+                    "Seen: "
+                            + record.signs().stream()
+                                    .sorted()
+                                    .map(WarningSign::words)
+                                    .collect(Collectors.joining(", "))
+                            + ".");
+        record.donor().label().oddity().ifPresent(reason -> addReason(reason.sentence()));
+    }
+
+    private static String firstUpper(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
+
+    private void addReason(String sentence) {
+        Label line = new Label(sentence);
+        line.setWrapText(true);
+        line.getStyleClass().add("reason");
+        reasons.getChildren().add(line);
+    }
+
+    private Node decisionRow() {
+        return new DecisionRow<>(
+                "donor-decision",
+                List.of(DonorWay.values()),
+                DonorWay.HARVEST,
+                DonorWay.AS_ADVISED,
+                DonorCard::words,
+                (choice, reason, onLogged) ->
+                        desk.selection()
+                                .donor()
+                                .map(record -> record.donor().code())
+                                .ifPresent(donor ->
+                                        desk.ledger()
+                                                .log(
+                                                        "Decide " + donor,
+                                                        List.of(
+                                                                new DonorFact.WayDecided(
+                                                                        donor, choice, reason)),
+                                                        onLogged)));
+    }
+
+    private static String words(DonorWay way) {
+        return switch (way) {
+            case USE -> "use";
+            case REPAIR -> "repair";
+            case HARVEST -> "harvest";
+            case SCRAP -> "scrap";
+            case AS_ADVISED -> "as advised";
+        };
+    }
+
+    private static Node line(DonorRecord.LifeLineEntry entry) {
+        Label at = new Label(DAY.format(entry.at().atZone(ZoneId.systemDefault())));
+        at.getStyleClass().add("life-at");
+        Label what = new Label(words(entry.fact()));
+        what.setWrapText(true);
+        what.getStyleClass().add("life-what");
+        HBox.setHgrow(what, Priority.ALWAYS);
+        HBox row = new HBox(at, what);
+        row.getStyleClass().add("life-row");
+        return row;
+    }
+
+    private static String words(DonorFact.OfDonor fact) {
+        return switch (fact) {
+            case DonorFact.GroupsRead read ->
+                    read.groupVolts().entrySet().stream()
+                            .map(each ->
+                                    "group "
+                                            + each.getKey()
+                                            + " "
+                                            + Quantity.VOLTAGE.text(each.getValue()))
+                            .collect(Collectors.joining(", "));
+            case DonorFact.PackVoltageRead read ->
+                    "whole pack " + Quantity.VOLTAGE.text(read.volts());
+            case DonorFact.OutputVoltageRead read ->
+                    "output " + Quantity.VOLTAGE.text(read.volts());
+            case DonorFact.SignsSeen seen ->
+                    seen.signs().stream()
+                            .sorted()
+                            .map(WarningSign::words)
+                            .collect(Collectors.joining(", "));
+            case DonorFact.GroupCharged charged ->
+                    "group %d off the supply at %s"
+                            .formatted(charged.group(), Quantity.VOLTAGE.text(charged.volts()));
+            case DonorFact.StepChecked checked ->
+                    "step "
+                            + checked.step()
+                            + (checked.check() == DonorFact.Check.DONE ? " done" : " open again");
+            case DonorFact.MinutesSpent spent -> spent.minutes() + " minutes";
+            case DonorFact.PartSaved saved -> "saved " + saved.count() + " × " + saved.part();
+            case DonorFact.WayDecided decided ->
+                    "decided: " + words(decided.way()) + ". " + decided.reason();
+        };
+    }
+}

@@ -1,0 +1,56 @@
+package pentacell.desktop.harvest;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import pentacell.core.donor.DonorRecord;
+import pentacell.core.donor.Donors;
+import pentacell.core.harvest.Repair;
+import pentacell.core.school.RepairSchool;
+import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.Due;
+
+/// Groups that were brought up alone and have rested, or will have, earliest first.
+public final class HarvestDue {
+    private static final DateTimeFormatter WHEN =
+            DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
+
+    private HarvestDue() {}
+
+    private record Waiting(Instant at, Due due) {}
+
+    /// What is due at Harvest.
+    public static List<Due> of(WorkshopState state, Instant now) {
+        RepairSchool school = Schools.of(state).repair();
+        List<Waiting> waiting = new ArrayList<>();
+        for (DonorRecord record : Donors.of(state).records().values())
+            for (DonorRecord.Charge charge : record.charges()) {
+                Repair.Hold hold = Repair.hold(charge, school, now).verdict();
+                if (hold != Repair.Hold.WAITS && hold != Repair.Hold.DUE) continue;
+                Instant at = Repair.dueAt(charge, school);
+                String what =
+                        "%s group %d: read again %s, passes at %s"
+                                .formatted(
+                                        record.donor().code(),
+                                        charge.group(),
+                                        hold == Repair.Hold.DUE
+                                                ? "now"
+                                                : "from "
+                                                        + WHEN.format(
+                                                                at.atZone(ZoneId.systemDefault())),
+                                        Quantity.VOLTAGE.text(
+                                                charge.volts() - school.passDropVolts()));
+                waiting.add(new Waiting(at, new Due(what, Due.Urgency.TIMED)));
+            }
+        return waiting.stream()
+                .sorted(Comparator.comparing(Waiting::at))
+                .map(Waiting::due)
+                .toList();
+    }
+}

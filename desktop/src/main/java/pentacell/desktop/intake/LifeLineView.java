@@ -1,0 +1,204 @@
+package pentacell.desktop.intake;
+
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.cell.Blemish;
+import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.CellRecord.Fate;
+import pentacell.core.cell.CellRecord.LifeLineEntry;
+import pentacell.core.cell.RunFact;
+import pentacell.core.journal.Amendment;
+import pentacell.core.journal.Fact;
+import pentacell.core.unit.NumberText;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.RunWords;
+
+/// Every entry ever logged of a cell, newest first. A wrong one is corrected in its line; it stays
+/// to be seen, struck through.
+final class LifeLineView extends VBox {
+    private static final DateTimeFormatter DAY =
+            DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
+
+    private final Desk desk;
+
+    LifeLineView(Desk desk) {
+        this.desk = desk;
+        setId("life-line");
+        getStyleClass().add("life-line");
+    }
+
+    void show(CellRecord cell) {
+        getChildren()
+                .setAll(
+                        cell.lifeLine().reversed().stream()
+                                .map(entry -> line(cell, entry))
+                                .toList());
+    }
+
+    private Node line(CellRecord cell, LifeLineEntry entry) {
+        Label at = new Label(DAY.format(entry.at().atZone(ZoneId.systemDefault())));
+        at.getStyleClass().add("life-at");
+        Label what = new Label(words(entry.fact()) + fateWords(entry.fate()));
+        what.setWrapText(true);
+        what.getStyleClass().add(entry.fate() == Fate.STANDING ? "life-what" : "life-gone");
+        HBox.setHgrow(what, Priority.ALWAYS);
+        what.setMaxWidth(Double.MAX_VALUE);
+        HBox row = new HBox(at, what);
+        row.getStyleClass().add("life-row");
+        if (entry.fate() == Fate.STANDING && !(entry.fact() instanceof CellFact.CellDecided)) {
+            Button correct = new Button(isReading(entry.fact()) ? "Correct" : "Strike");
+            correct.setId("correct-" + entry.sequence());
+            correct.getStyleClass().addAll("quiet", "small");
+            correct.setOnAction(pressed -> edit(row, cell, entry));
+            row.getChildren().add(correct);
+        }
+        return row;
+    }
+
+    private void edit(HBox row, CellRecord cell, LifeLineEntry entry) {
+        TextField field = new TextField(isReading(entry.fact()) ? number(entry.fact()) : "");
+        field.setId("correction");
+        field.setPromptText(isReading(entry.fact()) ? "right value" : "why it is struck");
+        HBox.setHgrow(field, Priority.ALWAYS);
+        Button log = new Button(isReading(entry.fact()) ? "Log correction" : "Strike");
+        log.setId("log-correction");
+        log.getStyleClass().addAll("primary", "small");
+        Runnable act =
+                () ->
+                        correction(entry, field.getText())
+                                .ifPresentOrElse(
+                                        fact ->
+                                                desk.ledger()
+                                                        .log(
+                                                                "Correct " + cell.id(),
+                                                                List.of(fact),
+                                                                () -> {}),
+                                        () ->
+                                                field.pseudoClassStateChanged(
+                                                        javafx.css.PseudoClass.getPseudoClass(
+                                                                "wrong"),
+                                                        true));
+        log.setOnAction(pressed -> act.run());
+        field.setOnAction(enter -> act.run());
+        field.setOnKeyPressed(key -> {
+            if (key.getCode() == KeyCode.ESCAPE) show(cell);
+        });
+        row.getChildren().setAll(field, log);
+        field.requestFocus();
+        field.selectAll();
+    }
+
+    private static Optional<Fact> correction(LifeLineEntry entry, String text) {
+        if (!isReading(entry.fact())) {
+            return text.isBlank()
+                    ? Optional.empty()
+                    : Optional.of(new Amendment.EntryStruck(entry.sequence(), text.strip()));
+        }
+        OptionalDouble number = NumberText.parse(text);
+        if (number.isEmpty()) return Optional.empty();
+        try {
+            return Optional.of(
+                    new Amendment.EntryCorrected(
+                            entry.sequence(), with(entry.fact(), number.getAsDouble())));
+        } catch (IllegalArgumentException outOfRange) {
+            return Optional.empty();
+        }
+    }
+
+    private static CellFact with(CellFact fact, double value) {
+        return switch (fact) {
+            case CellFact.VoltageRead read -> new CellFact.VoltageRead(read.cell(), value);
+            case CellFact.ResistanceRead read ->
+                    new CellFact.ResistanceRead(
+                            read.cell(), value, read.method(), read.bay(), read.celsius());
+            case CellFact.CapacityMeasured measured ->
+                    new CellFact.CapacityMeasured(measured.cell(), value, measured.conditions());
+            case RunFact run -> run;
+            case CellFact.CellNamed named -> named;
+            case CellFact.CellPlaced placed -> placed;
+            case CellFact.CellNoted noted -> noted;
+            case CellFact.BlemishesSeen seen -> seen;
+            case CellFact.PrepDone done -> done;
+            case CellFact.LabelPrinted printed -> printed;
+            case CellFact.HandedOver gone -> gone;
+            case CellFact.CellDecided decided -> decided;
+        };
+    }
+
+    private static boolean isReading(CellFact fact) {
+        return !number(fact).isEmpty();
+    }
+
+    private static String number(CellFact fact) {
+        return switch (fact) {
+            case CellFact.VoltageRead read -> Quantity.VOLTAGE.number(read.volts());
+            case CellFact.ResistanceRead read -> Quantity.RESISTANCE.number(read.milliohms());
+            case CellFact.CapacityMeasured measured ->
+                    Quantity.CAPACITY.number(measured.milliampHours());
+            default -> "";
+        };
+    }
+
+    private static String words(CellFact fact) {
+        return switch (fact) {
+            case CellFact.VoltageRead read -> Quantity.VOLTAGE.text(read.volts());
+            case CellFact.ResistanceRead read ->
+                    Quantity.RESISTANCE.text(read.milliohms())
+                            + (read.method() == CellFact.ResistanceMethod.DC ? " DC" : " AC");
+            case CellFact.CapacityMeasured measured ->
+                    Quantity.CAPACITY.text(measured.milliampHours())
+                            + (measured.conditions().dischargeAmps().isPresent()
+                                    ? " at %.1f A to %.2f V"
+                                            .formatted(
+                                                    measured.conditions()
+                                                            .dischargeAmps()
+                                                            .getAsDouble(),
+                                                    measured.conditions()
+                                                            .endVolts()
+                                                            .orElse(Double.NaN))
+                                    : "");
+            case CellFact.CellNamed named ->
+                    "named"
+                            + named.model().map(model -> ", " + model).orElse("")
+                            + named.donor().map(d -> ", from " + d).orElse("");
+            case RunFact run -> RunWords.of(run);
+            case CellFact.CellPlaced placed -> "laid in " + placed.place();
+            case CellFact.CellNoted noted -> noted.note();
+            case CellFact.BlemishesSeen seen ->
+                    seen.blemishes().stream().map(Blemish::words).collect(Collectors.joining(", "));
+            case CellFact.PrepDone done -> "done: " + done.work().words();
+            case CellFact.LabelPrinted printed -> "label printed";
+            case CellFact.HandedOver gone -> "handed over to " + gone.to();
+            case CellFact.CellDecided decided ->
+                    switch (decided.decision()) {
+                                case USE -> "decided: use. ";
+                                case OUT -> "decided: out. ";
+                                case BY_FIGURES -> "decided: by figures again. ";
+                            }
+                            + decided.reason();
+        };
+    }
+
+    private static String fateWords(Fate fate) {
+        return switch (fate) {
+            case STANDING -> "";
+            case CORRECTED -> " (corrected)";
+            case STRUCK -> " (struck)";
+        };
+    }
+}

@@ -1,0 +1,30 @@
+package pentacell.desktop.match;
+
+import java.util.ArrayList;
+import java.util.List;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
+import pentacell.core.state.WorkshopState;
+import pentacell.desktop.frame.Due;
+
+/// Packs whose cells are to be picked: walks that were begun first.
+public final class MatchDue {
+    private MatchDue() {}
+
+    /// What is due at Match.
+    public static List<Due> of(WorkshopState state) {
+        List<Due> due = new ArrayList<>();
+        for (Pack pack : Packs.of(state).all().values()) {
+            int left = pack.cellCount() - pack.picked().size();
+            if (pack.picked().isEmpty())
+                due.add(new Due(pack.name() + " is matched, ready to pick", Due.Urgency.READY));
+            else if (left > 0)
+                due.add(
+                        new Due(
+                                "%s: %d of %d cells still to pick"
+                                        .formatted(pack.name(), left, pack.cellCount()),
+                                Due.Urgency.BEGUN));
+        }
+        return due;
+    }
+}
