@@ -7,11 +7,13 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BiFunction;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -44,6 +46,8 @@ public final class BenchFixture implements AutoCloseable {
     final FileAsk files = mock(FileAsk.class);
     final FxRobot robot = new FxRobot();
     final Workbench bench;
+    final Hands hands;
+    private final List<String> said = new ArrayList<>();
 
     private BenchFixture(int width, int height, Function<FileAsk, Workbench> maker)
             throws TimeoutException {
@@ -59,8 +63,15 @@ public final class BenchFixture implements AutoCloseable {
                             stage.setHeight(height);
                             stage.show();
                             stage.toFront();
+                            made.desk()
+                                    .notices()
+                                    .messageProperty()
+                                    .subscribe(sentence -> {
+                                        said.add(sentence);
+                                    });
                             return made;
                         });
+        hands = new Hands(stage);
     }
 
     /// The interface with a workshop file that is made when it is not there.
@@ -147,33 +158,48 @@ public final class BenchFixture implements AutoCloseable {
                 .until(() -> WaitForAsyncUtils.waitForAsyncFx(10_000, holds::get));
     }
 
+    /// Waits until a sentence with these words has been said in the due line.
+    void awaitSaid(String words) {
+        await("said: " + words, () -> said.stream().anyMatch(sentence -> sentence.contains(words)));
+    }
+
     /// Types into the field with the caret, then presses Enter.
     public BenchFixture enter(String text) {
         type(text);
-        robot.type(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
+        keys(KeyCode.ENTER);
         return this;
     }
 
     /// Types into the field with the caret.
     public void type(String text) {
-        robot.write(text, 0);
-        WaitForAsyncUtils.waitForFxEvents();
+        hands.type(text);
     }
 
     public void click(String query) {
-        robot.clickOn(query);
-        WaitForAsyncUtils.waitForFxEvents();
+        hands.settle();
+        Node node = robot.lookup(query).query();
+        hands.click(WaitForAsyncUtils.waitForAsyncFx(10_000, () -> Hands.at(node, 0.5, 0.5)));
     }
 
     public void keys(KeyCode... keys) {
-        robot.push(keys);
-        WaitForAsyncUtils.waitForFxEvents();
+        hands.press(keys);
     }
 
     /// The stations of the interface.
     public Stream<Station> stations() {
         return bench.stations().stream();
+    }
+
+    /// Goes to every pane of every station and looks there; told the station's name and the pane's.
+    void everyPane(Consumer<String> look) {
+        for (Station station : bench.stations()) {
+            keys(KeyCode.CONTROL, KeyCode.valueOf("DIGIT" + station.number()));
+            robot.interact(() -> look.accept(station.name()));
+            for (String pane : station.panes()) {
+                hands.onScreen(() -> station.showPane(pane));
+                robot.interact(() -> look.accept(station.name() + ", " + pane));
+            }
+        }
     }
 
     /// The texts of all labels or buttons that fit.

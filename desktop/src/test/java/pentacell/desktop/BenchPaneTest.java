@@ -74,15 +74,7 @@ final class BenchPaneTest {
                     () -> Bench.of(ui.state()).baysAside().equals(Set.of("Charger A · 2")));
             ui.click("#test-bays");
             ui.enter("b2 " + eight().get(0));
-            ui.await(
-                    "refused",
-                    () ->
-                            ui.bench
-                                    .desk()
-                                    .notices()
-                                    .messageProperty()
-                                    .get()
-                                    .contains("is set aside"));
+            ui.awaitSaid("is set aside");
         }
     }
 
@@ -149,15 +141,7 @@ final class BenchPaneTest {
                     () -> ui.text("#instrument-figures").startsWith("Reference: " + first));
             ui.click("#test-bays");
             ui.enter("b5 " + first);
-            ui.await(
-                    "an empty cell is not for the load",
-                    () ->
-                            ui.bench
-                                    .desk()
-                                    .notices()
-                                    .messageProperty()
-                                    .get()
-                                    .contains("only discharges"));
+            ui.awaitSaid("only discharges");
             ui.click("#test-bench");
             ui.click("#remove-instrument");
             assertTrue(ui.text("#bench-remark").contains("Choose the instrument"));

@@ -123,7 +123,7 @@ final class FormsAndLabelsTest {
             set(bench, "#label-own", "A4 9x9 70x70");
             bench.click("#label-own");
             bench.keys(KeyCode.ENTER);
-            assertTrue(bench.bench.desk().notices().messageProperty().get().contains("is no grid"));
+            bench.awaitSaid("is no grid");
             set(bench, "#label-own", "A4 4x9 50x30");
             bench.click("#label-own");
             bench.keys(KeyCode.ENTER);

@@ -16,13 +16,11 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.testfx.util.WaitForAsyncUtils;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
@@ -61,38 +59,27 @@ final class IntakeListsTest {
             bench.click("#tray-T3");
             Node tray = bench.robot.lookup("#tray").query();
             CellId first = Cells.of(bench.state()).at(new Place("T3", 1, 1)).orElseThrow();
-            drag(bench, at(tray, 6, 12, 0, 0), at(tray, 6, 12, 5, 0));
+            bench.hands.drag(at(tray, 6, 12, 0, 0), at(tray, 6, 12, 5, 0));
             bench.await("moved", () -> place(bench, first.text()).equals("T3-F01"));
             // two of them, taken with shift
             bench.click("#quick-line");
             bench.enter("LD01 > T3-E01");
             bench.await("room in T2", () -> place(bench, "LD01-01").equals("T3-E01"));
-            bench.robot.clickOn(at(tray, 6, 12, 4, 0));
+            bench.hands.click(at(tray, 6, 12, 4, 0));
             bench.keys(KeyCode.SHIFT, KeyCode.RIGHT);
-            drag(bench, at(tray, 6, 12, 4, 0), at(tray, 6, 12, 5, 4));
+            bench.hands.drag(at(tray, 6, 12, 4, 0), at(tray, 6, 12, 5, 4));
             bench.await("both moved", () -> place(bench, "LD01-02").equals("T3-F06"));
             assertEquals("T3-F05", place(bench, "LD01-01"));
             // and back onto the button of a tray
-            bench.robot.clickOn(at(tray, 6, 12, 5, 4));
+            bench.hands.click(at(tray, 6, 12, 5, 4));
             Node button = bench.robot.lookup("#tray-T2").query();
-            drag(
-                    bench,
+            bench.hands.drag(
                     at(tray, 6, 12, 5, 4),
                     button.localToScreen(
                             button.getBoundsInLocal().getCenterX(),
                             button.getBoundsInLocal().getCenterY()));
             bench.await("it is in T2", () -> place(bench, "LD01-01").startsWith("T2-"));
         }
-    }
-
-    private static String said(BenchFixture bench) {
-        return bench.bench.desk().notices().messageProperty().get();
-    }
-
-    private static void drag(BenchFixture bench, Point2D from, Point2D to) {
-        bench.robot.moveTo(from).press(MouseButton.PRIMARY);
-        bench.robot.moveTo(from.add(9, 3)).moveTo(to).release(MouseButton.PRIMARY);
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     /// The middle of a place of a tray that fills its view.
@@ -138,7 +125,7 @@ final class IntakeListsTest {
         @SuppressWarnings("unchecked")
         ComboBox<BandSchool> school = bench.robot.lookup("#school").queryAs(ComboBox.class);
         bench.robot.interact(() -> school.setValue(policy));
-        WaitForAsyncUtils.waitForFxEvents();
+        bench.hands.settle();
     }
 
     @Test
@@ -184,7 +171,7 @@ final class IntakeListsTest {
                             .prepared()
                             .contains(PrepWork.RE_SLEEVE));
             bench.enter("HB05-02");
-            assertTrue(said(bench).contains("has no open work"));
+            bench.awaitSaid("has no open work");
         }
     }
 

@@ -10,16 +10,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.testfx.util.WaitForAsyncUtils;
 import pentacell.core.cell.CellId;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
@@ -95,19 +92,13 @@ final class StockAndMatchTest {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
             List<List<CellId>> before = pack(bench).groups();
             Node skyline = bench.robot.lookup("#skyline").query();
-            Bounds bounds = bench.robot.bounds(skyline).query();
-            Point2D first =
-                    new Point2D(
-                            bounds.getMinX() + 0.15 * bounds.getWidth(),
-                            bounds.getMinY() + 0.4 * bounds.getHeight());
-            Point2D second =
-                    new Point2D(
-                            bounds.getMinX() + 0.55 * bounds.getWidth(),
-                            bounds.getMinY() + 0.6 * bounds.getHeight());
-            bench.robot.moveTo(first).press(MouseButton.PRIMARY).moveTo(second);
-            WaitForAsyncUtils.waitForFxEvents();
+            Point2D first = Hands.at(skyline, 0.15, 0.4);
+            Point2D second = Hands.at(skyline, 0.55, 0.6);
+            bench.hands.moveTo(first);
+            bench.hands.down();
+            bench.hands.moveTo(second);
             assertTrue(bench.text("#swap-effect").startsWith("Swap "), bench.text("#swap-effect"));
-            bench.robot.release(MouseButton.PRIMARY);
+            bench.hands.up();
             bench.await("they are swapped", () -> !pack(bench).groups().equals(before));
             bench.keys(KeyCode.CONTROL, KeyCode.Z);
             bench.await("they are back", () -> pack(bench).groups().equals(before));
@@ -214,18 +205,7 @@ final class StockAndMatchTest {
 
     private static void drag(
             BenchFixture bench, String query, double fromX, double fromY, double toX, double toY) {
-        Bounds bounds = bench.robot.bounds(bench.robot.lookup(query).queryAs(Node.class)).query();
-        bench.robot
-                .moveTo(
-                        new Point2D(
-                                bounds.getMinX() + fromX * bounds.getWidth(),
-                                bounds.getMinY() + fromY * bounds.getHeight()))
-                .press(MouseButton.PRIMARY)
-                .moveTo(
-                        new Point2D(
-                                bounds.getMinX() + toX * bounds.getWidth(),
-                                bounds.getMinY() + toY * bounds.getHeight()))
-                .release(MouseButton.PRIMARY);
-        WaitForAsyncUtils.waitForFxEvents();
+        Node node = bench.robot.lookup(query).query();
+        bench.hands.drag(Hands.at(node, fromX, fromY), Hands.at(node, toX, toY));
     }
 }

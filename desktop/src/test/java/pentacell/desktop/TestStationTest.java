@@ -181,15 +181,7 @@ final class TestStationTest {
                                     .milliampHours()
                                     .isPresent());
             ui.click("#do-import-log");
-            ui.await(
-                    "the same file is noticed",
-                    () ->
-                            ui.bench
-                                    .desk()
-                                    .notices()
-                                    .messageProperty()
-                                    .get()
-                                    .contains("taken in before"));
+            ui.awaitSaid("taken in before");
         }
     }
 
