@@ -4,42 +4,51 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import pentacell.desktop.PentacellApp;
 import pentacell.workshop.logbook.LogbookException;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
-/// Starts the program with the demo workshop, made anew each time.
+/// Starts the program with the demo workshop.
 @Command(
         name = "demo",
         mixinStandardHelpOptions = true,
         description =
-                "Starts with the demo workshop, which is made anew each time; play with it as you like.",
-        footer = {"", "Example:", "  ./pentacell demo"})
+                "Starts with the demo workshop as it is at its beginning; play with it as you like.",
+        footer = {
+            "",
+            "The demo is made once a day and copied after that.",
+            "",
+            "Examples:",
+            "  ./pentacell demo",
+            "  ./pentacell demo --write demo.pentacell"
+        })
 final class DemoCommand implements Callable<Integer> {
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec = CommandLine.Model.CommandSpec.create();
 
     @Option(
-            names = "--file",
+            names = "--write",
             paramLabel = "FILE",
-            description = "where the demo's file is made (default: ~/.pentacell/demo)")
-    private Path file =
-            Path.of(System.getProperty("user.home"), ".pentacell", "demo", "Tarn Hollow.pentacell");
+            description = "write the demo to a file and end, instead of starting with it")
+    private @Nullable Path written;
 
-    @Option(names = "--only-file", description = "make the file and end")
-    private boolean onlyFile;
+    @Option(names = "--fresh", description = "make the demo anew, though it was made before")
+    private boolean isFresh;
 
     @Override
     public Integer call() throws LogbookException {
+        Path folder = DemoWorkshop.folderOfPerson();
+        Path file = written != null ? written : folder.resolve("Tarn Hollow.pentacell");
         try {
-            DemoWorkshop.write(file);
+            new DemoWorkshop(folder).put(file, isFresh);
         } catch (IOException failure) {
             spec.commandLine().getErr().println("pentacell: " + failure.getMessage());
             return Exit.UNREADABLE_INPUT;
         }
-        if (!onlyFile) PentacellApp.run(Optional.of(file));
+        if (written == null) PentacellApp.run(Optional.of(file));
         return Exit.DONE;
     }
 }

@@ -1,33 +1,77 @@
 package pentacell.cli;
 
 import java.io.IOException;
+import java.net.URISyntaxException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Clock;
-import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import pentacell.core.Chapters;
 import pentacell.instruments.demo.DemoRuns;
 import pentacell.workshop.demo.TarnHollow;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.LogbookException;
 import pentacell.workshop.logbook.Opening;
 
-/// Writes the demo workshop to a file.
+/// The demo workshop as a file. Its story ends today, and takes seconds to tell: it is told once a
+/// day by each version of the program, and copied after that.
 final class DemoWorkshop {
-    private DemoWorkshop() {}
+    private static final String ENDING = ".pentacell";
 
-    /// Makes the demo's file anew, unless somebody has it open.
-    static void write(Path file) throws IOException, LogbookException {
+    private final Path folder;
+
+    /// @param folder where the story once told is kept
+    DemoWorkshop(Path folder) {
+        this.folder = folder;
+    }
+
+    /// The demo's folder of the person who is logged in.
+    static Path folderOfPerson() {
+        return Path.of(System.getProperty("user.home"), ".pentacell", "demo");
+    }
+
+    /// Puts the demo in a file, in the place of whatever was there.
+    ///
+    /// @param anew whether it is told anew though it is kept
+    /// @throws IOException when the file is open, or could not be written
+    void put(Path file, boolean anew) throws IOException, LogbookException {
         Files.createDirectories(file.toAbsolutePath().getParent());
-        // an open file is refused here, before anything of it is touched
-        if (Files.exists(file)) {
-            opened(file).close();
-            Files.delete(file);
-            for (String beside : new String[] {"-wal", "-shm"})
-                Files.deleteIfExists(file.resolveSibling(file.getFileName() + beside));
+        Optional<String> version = version();
+        if (version.isEmpty()) {
+            Path made = Files.createTempDirectory("pentacell").resolve("demo" + ENDING);
+            write(made);
+            Logbook.replace(file, made);
+            return;
         }
+        Path kept = folder.resolve("kept").resolve(LocalDate.now(ZoneId.systemDefault()) + "-" + version.get() + ENDING);
+        if (anew || !Files.exists(kept)) keep(kept);
+        Logbook.replace(file, kept);
+    }
+
+    private static void keep(Path kept) throws IOException, LogbookException {
+        Files.createDirectories(kept.getParent());
+        try (Stream<Path> older = Files.list(kept.getParent())) {
+            for (Path each : older.toList()) if (Files.isRegularFile(each)) Files.delete(each);
+        }
+        // under its name only when it is whole
+        Path unfinished = Files.createTempDirectory(kept.getParent(), "unfinished");
+        Path made = unfinished.resolve("demo" + ENDING);
+        write(made);
+        Files.move(made, kept, StandardCopyOption.ATOMIC_MOVE);
+        Files.delete(unfinished);
+    }
+
+    /// Tells the story into a file that is not there yet.
+    static void write(Path file) throws IOException, LogbookException {
         try (Logbook logbook = opened(file)) {
             logbook.logAll(TarnHollow.journal());
-            DemoRuns.addTo(logbook, Instant.now());
+            DemoRuns.addTo(logbook, Clock.systemUTC().instant());
         }
     }
 
@@ -36,5 +80,23 @@ final class DemoWorkshop {
             case Opening.Opened opened -> opened.logbook();
             case Opening.Refused refused -> throw new IOException(refused.message());
         };
+    }
+
+    /// Which program this is, by the times of its archives; empty when it does not run from
+    /// archives, and may change under our hands.
+    private static Optional<String> version() throws IOException {
+        List<String> times = new ArrayList<>();
+        for (Class<?> each :
+                List.of(Chapters.class, TarnHollow.class, DemoRuns.class, Main.class)) {
+            Path archive;
+            try {
+                archive = Path.of(each.getProtectionDomain().getCodeSource().getLocation().toURI());
+            } catch (URISyntaxException odd) {
+                return Optional.empty();
+            }
+            if (!Files.isRegularFile(archive)) return Optional.empty();
+            times.add(Files.getLastModifiedTime(archive) + " " + Files.size(archive));
+        }
+        return Optional.of(Integer.toHexString(times.hashCode()));
     }
 }

@@ -36,7 +36,7 @@ final class ShotsCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         Path folder = Files.createTempDirectory("pentacell-shots");
         Path demo = folder.resolve("Tarn Hollow.pentacell");
-        DemoWorkshop.write(demo);
+        new DemoWorkshop(DemoWorkshop.folderOfPerson()).put(demo, false);
         Files.createDirectories(out);
         Shots.take(demo, out, width, height);
         return Exit.DONE;

@@ -21,7 +21,7 @@ final class RealWindowIT {
     @Test
     void theProgramOpensTheDemoFileInAWindowThatIsNotBlank() throws Exception {
         Path demo = folder.resolve("demo.pentacell");
-        assertEquals(0, Main.run("demo", "--only-file", "--file", demo.toString()));
+        assertEquals(0, Main.run("demo", "--write", demo.toString()));
         Path screen = Files.createDirectory(folder.resolve("screen"));
         Path number = folder.resolve("display");
         Process display =

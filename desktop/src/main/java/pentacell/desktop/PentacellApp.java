@@ -24,8 +24,12 @@ public final class PentacellApp extends Application {
     @Override
     public void start(Stage stage) {
         Theme.loadFonts();
+        Optional<Rehearsal.Extent> rehearsed = Rehearsal.Extent.asked();
         Workbench made =
-                Workbench.create(new StageFileAsk(stage), Clock.systemUTC(), Settings.ofPerson());
+                Workbench.create(
+                        new StageFileAsk(stage),
+                        Clock.systemUTC(),
+                        rehearsed.isPresent() ? Settings.forNow() : Settings.ofPerson());
         bench = made;
         stage.setScene(made.frame().scene());
         stage.titleProperty()
@@ -37,6 +41,7 @@ public final class PentacellApp extends Application {
         stage.setMinWidth(960);
         stage.setMinHeight(600);
         stage.show();
+        rehearsed.ifPresent(extent -> new Rehearsal(made, extent).start());
         Optional<Path> last =
                 made.desk().settings().get("last-workshop").map(Path::of).filter(Files::exists);
         if (!getParameters().getRaw().isEmpty())

@@ -33,6 +33,11 @@ final class FileLock implements AutoCloseable {
         return Optional.empty();
     }
 
+    /// What is said of a file that another program has.
+    static String taken(Path workshop) {
+        return workshop + " is already open in another Pentacell. Go on there, or close it first.";
+    }
+
     @Override
     public void close() throws IOException {
         // deleted while still held, so that nobody locks a file that is about to go

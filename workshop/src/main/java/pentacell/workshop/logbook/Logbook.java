@@ -1,7 +1,9 @@
 package pentacell.workshop.logbook;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
@@ -76,6 +78,22 @@ public final class Logbook implements AutoCloseable {
     /// is refused.
     public static Opening open(Path file, Clock clock, List<Chapter<?>> chapters) {
         return new LogbookFile(file.toAbsolutePath().normalize(), clock, chapters).open();
+    }
+
+    /// Puts a copy of a closed workshop file in the place of another, which is lost.
+    ///
+    /// @throws IOException when somebody has the other file open, or it could not be copied
+    public static void replace(Path file, Path original) throws IOException {
+        Optional<FileLock> lock = FileLock.take(file);
+        if (lock.isEmpty()) throw new IOException(FileLock.taken(file));
+        try {
+            // what is left of the one before would be taken for part of the new one
+            for (String beside : List.of("-wal", "-shm"))
+                Files.deleteIfExists(file.resolveSibling(file.getFileName() + beside));
+            Files.copy(original, file, StandardCopyOption.REPLACE_EXISTING);
+        } finally {
+            lock.get().close();
+        }
     }
 
     /// Where the file lies.

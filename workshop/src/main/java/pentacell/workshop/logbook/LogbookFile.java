@@ -63,10 +63,7 @@ final class LogbookFile {
                             + failure.getMessage()
                             + "). Choose another folder.");
         }
-        if (lock.isEmpty())
-            return new Refused(
-                    file
-                            + " is already open in another Pentacell. Go on there, or close it first.");
+        if (lock.isEmpty()) return new Refused(FileLock.taken(file));
         Opening opening = openLocked(lock.get());
         if (opening instanceof Refused) release(lock.get());
         return opening;
