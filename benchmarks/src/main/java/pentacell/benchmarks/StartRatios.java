@@ -50,10 +50,8 @@ public final class StartRatios {
             once.put("demo", timed(List.of(launcher(), "demo"), until));
             // the first round fills the disk's cache
             if (round > 0)
-                once.forEach(
-                        (name, seconds) ->
-                                times.computeIfAbsent(name, each -> new ArrayList<>())
-                                        .add(seconds));
+                once.forEach((name, seconds) ->
+                        times.computeIfAbsent(name, each -> new ArrayList<>()).add(seconds));
         }
         double line = median(times, "bare line");
         double window = median(times, "bare window");
@@ -61,15 +59,14 @@ public final class StartRatios {
         print("triage of three cells ÷ bare line", median(times, "triage of three cells") / line);
         print("open ÷ bare window", open / window);
         print("demo ÷ open", median(times, "demo") / open);
-        times.forEach(
-                (name, all) ->
-                        System.out.printf(
-                                Locale.ROOT,
-                                "%s: median %.3f s, %.3f to %.3f%n",
-                                name,
-                                median(times, name),
-                                all.stream().min(Double::compare).orElse(Double.NaN),
-                                all.stream().max(Double::compare).orElse(Double.NaN)));
+        times.forEach((name, all) ->
+                System.out.printf(
+                        Locale.ROOT,
+                        "%s: median %.3f s, %.3f to %.3f%n",
+                        name,
+                        median(times, name),
+                        all.stream().min(Double::compare).orElse(Double.NaN),
+                        all.stream().max(Double::compare).orElse(Double.NaN)));
     }
 
     private static void print(String what, double ratio) {
@@ -103,7 +100,9 @@ public final class StartRatios {
         command.addAll(
                 List.of(
                         "-cp",
-                        Arrays.stream(System.getProperty("java.class.path").split(File.pathSeparator))
+                        Arrays.stream(
+                                        System.getProperty("java.class.path")
+                                                .split(File.pathSeparator))
                                 .filter(each -> each.contains("benchmarks"))
                                 .findFirst()
                                 .orElseThrow(),
@@ -125,7 +124,10 @@ public final class StartRatios {
         double seconds = (System.nanoTime() - begin) / 1e9;
         if (code != 0)
             throw new IllegalStateException(
-                    command + " ended with " + code + ": "
+                    command
+                            + " ended with "
+                            + code
+                            + ": "
                             + Files.readString(home.resolve("said.txt")));
         return seconds;
     }

@@ -40,15 +40,28 @@ final class DemoCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws LogbookException {
-        Path folder = DemoWorkshop.folderOfPerson();
-        Path file = written != null ? written : folder.resolve("Tarn Hollow.pentacell");
         try {
-            new DemoWorkshop(folder).put(file, isFresh);
+            if (written != null) demo().put(written, isFresh);
+            else open(isFresh);
         } catch (IOException failure) {
             spec.commandLine().getErr().println("pentacell: " + failure.getMessage());
             return Exit.UNREADABLE_INPUT;
         }
-        if (written == null) PentacellApp.run(Optional.of(file));
         return Exit.DONE;
+    }
+
+    /// Starts with the demo as it is at its beginning.
+    static void open() throws IOException, LogbookException {
+        open(false);
+    }
+
+    private static void open(boolean isFresh) throws IOException, LogbookException {
+        Path file = DemoWorkshop.folderOfPerson().resolve("Tarn Hollow.pentacell");
+        demo().put(file, isFresh);
+        PentacellApp.run(Optional.of(file));
+    }
+
+    private static DemoWorkshop demo() {
+        return new DemoWorkshop(DemoWorkshop.folderOfPerson());
     }
 }

@@ -49,7 +49,13 @@ final class DemoWorkshop {
             Logbook.replace(file, made);
             return;
         }
-        Path kept = folder.resolve("kept").resolve(LocalDate.now(ZoneId.systemDefault()) + "-" + version.get() + ENDING);
+        Path kept =
+                folder.resolve("kept")
+                        .resolve(
+                                LocalDate.now(ZoneId.systemDefault())
+                                        + "-"
+                                        + version.get()
+                                        + ENDING);
         if (anew || !Files.exists(kept)) keep(kept);
         Logbook.replace(file, kept);
     }

@@ -1,9 +1,13 @@
 package pentacell.cli;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.slf4j.LoggerFactory;
+import pentacell.workshop.logbook.LogbookException;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -28,7 +32,28 @@ public final class Main implements Runnable {
 
     /// Runs one command and ends the program with its exit code.
     public static void main(String[] arguments) {
-        System.exit(run(arguments));
+        System.exit(opensPlainly(arguments) ? Exit.DONE : run(arguments));
+    }
+
+    /// Opens the window when that is plainly all that is wanted: reading the words by the rules of
+    /// every command would take a good part of the start. What goes wrong here is left to those
+    /// rules, which say it properly.
+    private static boolean opensPlainly(String... arguments) {
+        try {
+            if (List.of(arguments).equals(List.of("demo"))) {
+                DemoCommand.open();
+                return true;
+            }
+            if (arguments.length == 2
+                    && arguments[0].equals("open")
+                    && !arguments[1].startsWith("-")) {
+                OpenCommand.open(Optional.of(Path.of(arguments[1])));
+                return true;
+            }
+        } catch (IOException | LogbookException | RuntimeException failure) {
+            LoggerFactory.getLogger(Main.class).warn("not opened plainly", failure);
+        }
+        return false;
     }
 
     private static Map<String, Class<?>> commands() {

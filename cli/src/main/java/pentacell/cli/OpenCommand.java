@@ -20,7 +20,11 @@ final class OpenCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        PentacellApp.run(Optional.ofNullable(file).map(Path::toAbsolutePath));
+        open(Optional.ofNullable(file));
         return Exit.DONE;
+    }
+
+    static void open(Optional<Path> file) {
+        PentacellApp.run(file.map(Path::toAbsolutePath));
     }
 }

@@ -40,10 +40,7 @@ final class LauncherIT {
     void theDemoFileIsMadeAnewUnlessItIsOpen() throws Exception {
         Path demo = folder.resolve("demo.pentacell");
         for (int i = 0; i < 2; i++)
-            assertEquals(
-                    0,
-                    run(List.of("demo", "--write", demo.toString())),
-                    this::output);
+            assertEquals(0, run(List.of("demo", "--write", demo.toString())), this::output);
         assertTrue(Files.size(demo) > 50_000);
     }
 

@@ -4,32 +4,51 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
+import pentacell.core.Chapters;
+import pentacell.desktop.frame.Arrival;
 import pentacell.desktop.frame.Settings;
 import pentacell.desktop.theme.Theme;
 
-/// The desktop program. Its one argument is the workshop file to open; without one it begins with
+/// The desktop program. It begins with a workshop file, with the one that was open last, or with
 /// nothing open.
 public final class PentacellApp extends Application {
+    /// The workshop to begin with: it is being read while the toolkit starts, which makes the
+    /// application by itself and hands it nothing but words.
+    private static Optional<Begun> begun = Optional.empty();
+
     private @Nullable Workbench bench;
 
+    private record Begun(Path file, CompletableFuture<Arrival> arrival) {}
+
     /// Runs until the window is closed.
+    ///
+    /// @param workshop the file to open; else the one that was open last, if it is there
     public static void run(Optional<Path> workshop) {
-        launch(PentacellApp.class, workshop.map(Path::toString).stream().toArray(String[]::new));
+        begun =
+                workshop.or(() ->
+                                settings().get("last-workshop").map(Path::of).filter(Files::exists))
+                        .map(file ->
+                                new Begun(
+                                        file,
+                                        CompletableFuture.supplyAsync(() ->
+                                                Arrival.of(
+                                                        file, Clock.systemUTC(), Chapters.ALL))));
+        launch(PentacellApp.class);
+    }
+
+    private static Settings settings() {
+        return Rehearsal.Extent.asked().isPresent() ? Settings.forNow() : Settings.ofPerson();
     }
 
     @Override
     public void start(Stage stage) {
         Theme.loadFonts();
-        Optional<Rehearsal.Extent> rehearsed = Rehearsal.Extent.asked();
-        Workbench made =
-                Workbench.create(
-                        new StageFileAsk(stage),
-                        Clock.systemUTC(),
-                        rehearsed.isPresent() ? Settings.forNow() : Settings.ofPerson());
+        Workbench made = Workbench.create(new StageFileAsk(stage), Clock.systemUTC(), settings());
         bench = made;
         stage.setScene(made.frame().scene());
         stage.titleProperty()
@@ -40,18 +59,15 @@ public final class PentacellApp extends Application {
                                 .map(name -> name.isEmpty() ? "Pentacell" : name + " – Pentacell"));
         stage.setMinWidth(960);
         stage.setMinHeight(600);
+        begun.ifPresentOrElse(
+                opening -> made.frame().open(opening.file(), opening.arrival()),
+                () ->
+                        made.desk()
+                                .notices()
+                                .say(
+                                        "No workshop is open: New workshop or Open workshop, in the menu on the left above."));
         stage.show();
-        rehearsed.ifPresent(extent -> new Rehearsal(made, extent).start());
-        Optional<Path> last =
-                made.desk().settings().get("last-workshop").map(Path::of).filter(Files::exists);
-        if (!getParameters().getRaw().isEmpty())
-            made.frame().open(Path.of(getParameters().getRaw().get(0)));
-        else if (last.isPresent()) made.frame().open(last.get());
-        else
-            made.desk()
-                    .notices()
-                    .say(
-                            "No workshop is open: New workshop or Open workshop, in the menu on the left above.");
+        Rehearsal.Extent.asked().ifPresent(extent -> new Rehearsal(made, extent).start());
     }
 
     @Override

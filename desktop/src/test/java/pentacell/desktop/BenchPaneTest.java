@@ -43,7 +43,7 @@ final class BenchPaneTest {
         SimulatedInstrument charger = charger(0);
         try (BenchFixture ui = station(eight(), 600)) {
             add(charger, ui);
-            ui.click("#test-time-sheet");
+            ui.click("#tab-time-sheet");
             ui.await("planned", () -> ui.text("#plan-finish").startsWith("All tested"));
             int port = charger.port();
             charger.close();
@@ -72,7 +72,7 @@ final class BenchPaneTest {
             ui.await(
                     "aside",
                     () -> Bench.of(ui.state()).baysAside().equals(Set.of("Charger A · 2")));
-            ui.click("#test-bays");
+            ui.click("#tab-bays");
             ui.enter("b2 " + eight().get(0));
             ui.awaitSaid("is set aside");
         }
@@ -86,7 +86,7 @@ final class BenchPaneTest {
         Path watched = Files.createDirectory(folder.resolve("logs"));
         CellId third = new CellId("HB21-03");
         try (BenchFixture ui = station(eight(), 600)) {
-            ui.click("#test-bench");
+            ui.click("#tab-bench");
             choose(ui, "#test-school", TestSchool.GENTLE.name());
             ui.await("the school", () -> Schools.of(ui.state()).test().equals(TestSchool.GENTLE));
             ui.click("#watched-folder");
@@ -128,7 +128,7 @@ final class BenchPaneTest {
     void theBenchIsSetUpAndCleared() throws Exception {
         CellId first = eight().get(0);
         try (BenchFixture ui = station(eight(), 600)) {
-            ui.click("#test-bench");
+            ui.click("#tab-bench");
             ui.click("#add-four-slot");
             ui.click("#add-bench-load");
             ui.await("two stand there", () -> Bench.of(ui.state()).instruments().size() == 2);
@@ -139,10 +139,10 @@ final class BenchPaneTest {
             ui.await(
                     "it compares",
                     () -> ui.text("#instrument-figures").startsWith("Reference: " + first));
-            ui.click("#test-bays");
+            ui.click("#tab-bays");
             ui.enter("b5 " + first);
             ui.awaitSaid("only discharges");
-            ui.click("#test-bench");
+            ui.click("#tab-bench");
             ui.click("#remove-instrument");
             assertTrue(ui.text("#bench-remark").contains("Choose the instrument"));
             ui.robot.interact(() ->

@@ -118,7 +118,7 @@ final class FormsAndLabelsTest {
             bench.click("#quick-line");
             bench.enter("HB01-01 2290mah");
             bench.await("due", () -> Cells.of(bench.state()).cell(id).orElseThrow().needsLabel());
-            bench.click("#list-labels");
+            bench.click("#tab-labels");
             bench.await("counted", () -> bench.text("#label-summary").equals("45 labels"));
             set(bench, "#label-own", "A4 9x9 70x70");
             bench.click("#label-own");
@@ -147,24 +147,24 @@ final class FormsAndLabelsTest {
         Settings person = Settings.forNow();
         Path file = folder.resolve("a.pentacell");
         try (BenchFixture bench = BenchFixture.open(file, person)) {
-            bench.click("#list-recycle-box");
+            bench.click("#tab-recycle-box");
             bench.click("#seen-rejects");
-            bench.click("#list-look-twice");
+            bench.click("#tab-look-twice");
             bench.click("#seen-polarity");
             assertFalse(isShown(bench, "#seen-polarity"));
         }
         try (BenchFixture next = BenchFixture.open(file, person)) {
-            next.click("#list-look-twice");
+            next.click("#tab-look-twice");
             assertFalse(isShown(next, "#seen-polarity"));
-            next.click("#list-recycle-box");
+            next.click("#tab-recycle-box");
             assertTrue(isShown(next, "#seen-rejects"));
             next.keys(KeyCode.CONTROL, KeyCode.K);
             next.enter("show all cautions");
-            next.click("#list-look-twice");
+            next.click("#tab-look-twice");
             assertTrue(isShown(next, "#seen-polarity"));
         }
         try (BenchFixture other = BenchFixture.open(file)) {
-            other.click("#list-look-twice");
+            other.click("#tab-look-twice");
             assertTrue(isShown(other, "#seen-polarity"), "another person has not seen it");
         }
     }

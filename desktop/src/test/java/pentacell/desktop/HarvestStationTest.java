@@ -250,10 +250,10 @@ final class HarvestStationTest {
     @Test
     void aDangerComesBackWithTheNextStartANoticeDoesNot() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
-            bench.click("#list-recycle-box");
+            bench.click("#tab-recycle-box");
             bench.click("#seen-rejects");
             assertFalse(bench.find("#seen-rejects", javafx.scene.Node.class).isPresent());
-            bench.click("#list-to-prepare");
+            bench.click("#tab-to-prepare");
             bench.click("#seen-grinding");
             assertFalse(bench.find("#seen-grinding", javafx.scene.Node.class).isPresent());
             assertEquals(

@@ -96,7 +96,7 @@ final class IntakeListsTest {
     @Test
     void anotherSchoolSaysWhatChangesBeforeAndAfterItIsInForce() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
-            bench.click("#list-schools");
+            bench.click("#tab-schools");
             choose(bench, BandSchool.STRICT_NMC);
             assertTrue(
                     bench.text("#school-effect").startsWith("6 cells change their verdict"),
@@ -131,7 +131,7 @@ final class IntakeListsTest {
     @Test
     void aCopyOfASchoolIsEditedInOneLine() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
-            bench.click("#list-schools");
+            bench.click("#tab-schools");
             bench.click("#school-name");
             bench.type("as in our shed\t\t");
             bench.keys(KeyCode.CONTROL, KeyCode.A);
@@ -155,7 +155,7 @@ final class IntakeListsTest {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.click("#quick-line");
             bench.enter("HB05-02 3.7 si");
-            bench.click("#list-to-prepare");
+            bench.click("#tab-to-prepare");
             bench.await(
                     "the list",
                     () -> bench.text("#prep-summary").startsWith("re-sleeve 4 · new ring 4"));
@@ -180,7 +180,7 @@ final class IntakeListsTest {
         Path pdf = folder.resolve("hand-over.pdf");
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             when(bench.files.whereTo(any(), any())).thenReturn(Optional.of(pdf));
-            bench.click("#list-recycle-box");
+            bench.click("#tab-recycle-box");
             assertTrue(
                     bench.text("#recycle-summary").startsWith("10 cells, about 0.45 kg, 1 damaged"),
                     bench.text("#recycle-summary"));
@@ -203,7 +203,7 @@ final class IntakeListsTest {
         Path csv = folder.resolve("to-test.csv");
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             when(bench.files.whereTo(any(), any())).thenReturn(Optional.of(csv));
-            bench.click("#list-to-test");
+            bench.click("#tab-to-test");
             assertEquals(
                     16,
                     bench.robot.lookup("#waiting-list").queryAs(TableView.class).getItems().size());
@@ -222,7 +222,7 @@ final class IntakeListsTest {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             when(bench.files.whereTo(any(), any())).thenReturn(Optional.of(csv));
             when(bench.files.which(any(), any(), any())).thenReturn(Optional.of(csv));
-            bench.click("#list-look-twice");
+            bench.click("#tab-look-twice");
             assertEquals(
                     1,
                     bench.robot
@@ -230,7 +230,7 @@ final class IntakeListsTest {
                             .queryAs(TableView.class)
                             .getItems()
                             .size());
-            bench.click("#list-catalogue");
+            bench.click("#tab-catalogue");
             bench.click("#catalogue-export");
             bench.await("the file", () -> Files.exists(csv));
             Files.writeString(

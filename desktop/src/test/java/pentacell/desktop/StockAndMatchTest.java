@@ -126,7 +126,7 @@ final class StockAndMatchTest {
     void thePickWalkChecksCellsOffAndRefusesTheWrongOne() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
-            bench.click("#show-pick");
+            bench.click("#tab-pick-list");
             CellId inPack = pack(bench).groups().get(2).get(3);
             bench.enter("LL01-01");
             assertTrue(
@@ -153,7 +153,7 @@ final class StockAndMatchTest {
                     .thenReturn(Optional.of(pdf))
                     .thenReturn(Optional.of(csv));
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
-            bench.click("#show-pick");
+            bench.click("#tab-pick-list");
             bench.click("#pick-pdf");
             bench.await("the paper is written", () -> Files.exists(pdf));
             bench.click("#pick-csv");

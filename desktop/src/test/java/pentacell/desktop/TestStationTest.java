@@ -57,11 +57,11 @@ final class TestStationTest {
     void eightCellsAreLoadedByTypingTheirIdsAndTheirResultsAreLogged() throws Exception {
         List<CellId> cells = eight();
         try (BenchFixture ui = station(cells, 10_000)) {
-            ui.click("#test-bench");
+            ui.click("#tab-bench");
             ui.click("#add-eight-slot");
             ui.await(
                     "a charger stands there", () -> Bench.of(ui.state()).instruments().size() == 1);
-            ui.click("#test-bays");
+            ui.click("#tab-bays");
             ui.await(
                     "the plan is made",
                     () -> ui.bench.station(TestStation.class).model().canLoad(cells.get(0)));
@@ -115,17 +115,17 @@ final class TestStationTest {
                     odd(Cells.of(ui.state()).cell(cells.get(1)).orElseThrow()).stream()
                             .anyMatch(each -> each.oddity() == Oddity.CONTACT_BLIP));
             assertEquals(8, HoldShelf.of(ui.state()).open().size());
-            ui.click("#test-hold-shelf");
+            ui.click("#tab-hold-shelf");
             assertTrue(
                     ui.text("#hold-summary").startsWith("8 on the shelf"),
                     ui.text("#hold-summary"));
-            ui.click("#test-curves");
+            ui.click("#tab-curves");
             ui.robot.interact(() -> ui.bench.desk().selection().select(cells.get(1)));
             ui.await("the curve is read", () -> ui.text("#curve-title").contains("mAh"));
             assertTrue(
                     ui.text("#curve-conditions").contains("7 sisters"),
                     ui.text("#curve-conditions"));
-            ui.click("#test-time-sheet");
+            ui.click("#tab-time-sheet");
             ui.await(
                     "the hot one waits again",
                     () -> ui.text("#plan-finish").contains("All tested by"));
@@ -191,7 +191,7 @@ final class TestStationTest {
         try (SimulatedInstrument charger = charger(0);
                 BenchFixture ui = station(eight(), 600)) {
             add(charger, ui);
-            ui.click("#test-bays");
+            ui.click("#tab-bays");
             ui.await("planned", () -> ui.bench.station(TestStation.class).model().canLoad(cell));
             ui.enter(cell + " 0.4A");
             ui.await("it runs", () -> OpenRun.of(ui.state()).size() == 1);
@@ -220,7 +220,7 @@ final class TestStationTest {
             for (CellId id : laid) book.log("full", List.of(new RunFact.HoldBegan(id, 7)));
         }
         try (BenchFixture ui = station(eight(), 600)) {
-            ui.click("#test-hold-shelf");
+            ui.click("#tab-hold-shelf");
             for (CellId due : laid) {
                 ui.await("in hand", () -> ui.text("#in-hand").endsWith(due.text()));
                 ui.enter("4.172");
@@ -232,7 +232,7 @@ final class TestStationTest {
             }
             ui.await("all read", () -> !ui.text("#in-hand").startsWith("Shelf"));
             assertTrue(ui.text("#hold-summary").contains("0 to read now"));
-            ui.click("#test-bench");
+            ui.click("#tab-bench");
             ui.click("#recorrect");
             ui.await("no run yet", () -> ui.text("#bench-remark").contains("already"));
         }
@@ -258,7 +258,7 @@ final class TestStationTest {
                                             .volts()
                                             .orElse(0)
                                     == 4.171);
-            ui.click("#test-bench");
+            ui.click("#tab-bench");
             ui.click("#instrument-address");
             ui.enter("Charger A nowhere");
             assertTrue(ui.text("#bench-remark").contains("no name and address"));

@@ -90,7 +90,7 @@ final class WaitingCells {
     }
 
     static void add(SimulatedInstrument charger, BenchFixture ui) {
-        ui.click("#test-bench");
+        ui.click("#tab-bench");
         ui.click("#instrument-address");
         ui.enter("Charger A 127.0.0.1:" + charger.port());
         ui.await("it stands there", () -> Bench.of(ui.state()).instruments().size() == 1);

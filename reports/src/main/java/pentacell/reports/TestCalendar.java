@@ -1,17 +1,17 @@
 package pentacell.reports;
 
-import java.time.Duration;
+import biweekly.Biweekly;
+import biweekly.ICalVersion;
+import biweekly.ICalendar;
+import biweekly.component.VEvent;
+import biweekly.property.ProductId;
+import biweekly.property.Uid;
+import biweekly.util.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.util.Date;
 import java.util.List;
-import net.fortuna.ical4j.model.Calendar;
-import net.fortuna.ical4j.model.component.VEvent;
-import net.fortuna.ical4j.model.property.Description;
-import net.fortuna.ical4j.model.property.DtStamp;
-import net.fortuna.ical4j.model.property.ProdId;
-import net.fortuna.ical4j.model.property.Uid;
-import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 
 /// What falls due, as an iCalendar file (RFC 5545) that any calendar takes in.
 public final class TestCalendar {
@@ -26,19 +26,20 @@ public final class TestCalendar {
 
     /// The calendar of events; an event takes a quarter of an hour.
     public static String of(List<Event> events, Instant now, ZoneId zone) {
-        Calendar calendar = new Calendar();
-        calendar.add(new ProdId("-//Pentacell//tests//EN"));
-        calendar.add(ImmutableVersion.VERSION_2_0);
+        ICalendar calendar = new ICalendar();
+        calendar.setVersion(ICalVersion.V2_0);
+        calendar.setProductId(new ProductId("-//Pentacell//tests//EN"));
         for (Event each : events) {
+            VEvent event = new VEvent();
             // in universal time, so that no time zone needs to be written out
-            Instant at = each.at().atZone(zone).toInstant();
-            VEvent event = new VEvent(at, Duration.ofMinutes(15), each.what());
-            event.removeIf(property -> property instanceof DtStamp);
-            event.add(new DtStamp(now));
-            event.add(new Uid(Integer.toHexString(each.hashCode()) + "@pentacell"));
-            if (!each.detail().isBlank()) event.add(new Description(each.detail()));
-            calendar.add(event);
+            event.setDateStart(Date.from(each.at().atZone(zone).toInstant()));
+            event.setDuration(Duration.builder().minutes(15).build());
+            event.setSummary(each.what());
+            event.setDateTimeStamp(Date.from(now));
+            event.setUid(new Uid(Integer.toHexString(each.hashCode()) + "@pentacell"));
+            if (!each.detail().isBlank()) event.setDescription(each.detail());
+            calendar.addEvent(event);
         }
-        return calendar.toString();
+        return Biweekly.write(calendar).go();
     }
 }

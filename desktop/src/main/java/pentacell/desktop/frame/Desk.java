@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import pentacell.core.state.Chapter;
-import pentacell.workshop.logbook.Logbook;
 
 /// What all stations share: the ledger of the open workshop, what is selected, what is said, and
 /// work away from the UI thread. A view never writes state: it logs facts in the ledger, and hears
@@ -58,7 +57,7 @@ public final class Desk implements AutoCloseable {
     }
 
     /// Puts a workshop on the desk; the one before is closed.
-    public void put(Logbook opened) {
+    public void put(Arrival.Ready opened) {
         work.workshopChanged();
         selection.selectNothing();
         ledger.put(opened);

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
@@ -18,8 +19,6 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pentacell.desktop.theme.Theme;
-import pentacell.workshop.logbook.Logbook;
-import pentacell.workshop.logbook.Opening;
 
 /// The window's content: path on the left, top bar and due line above, the station in the middle,
 /// the card of what is selected on the right. It walks over the list of stations and names none.
@@ -100,18 +99,16 @@ public final class Frame {
         VBox empty = new VBox(noCard);
         empty.getStyleClass().add("card");
         List<Card> all = stations.stream().flatMap(each -> each.card().stream()).toList();
-        cards.getChildren().add(empty);
-        all.forEach(card -> cards.getChildren().add(card.node()));
         desk.selection()
                 .thingProperty()
                 .subscribe(thing -> {
                     Node shown =
                             all.stream()
                                     .filter(card -> thing.filter(card.shows()).isPresent())
-                                    .map(Card::node)
+                                    .map(card -> card.node().get())
                                     .findFirst()
                                     .orElse(empty);
-                    for (Node each : cards.getChildren()) each.setVisible(each.equals(shown));
+                    cards.getChildren().setAll(shown);
                 });
     }
 
@@ -237,22 +234,37 @@ public final class Frame {
 
     /// Opens a workshop file in the place of the one on the desk; says why when it cannot.
     public void open(Path file) {
-        desk.notices().say("Opening " + file.getFileName() + " …");
+        announce(file);
         desk.work()
                 .lane("opening")
                 .runAcrossWorkshops(
-                        () -> Logbook.open(file, clock, desk.ledger().chapters()),
-                        opening -> {
-                            switch (opening) {
-                                case Opening.Opened opened -> {
-                                    desk.put(opened.logbook());
-                                    desk.settings().put("last-workshop", file.toString());
-                                    desk.notices().say("");
-                                }
-                                case Opening.Refused refused ->
-                                        desk.notices().say(refused.message());
-                            }
-                        });
+                        () -> Arrival.of(file, clock, desk.ledger().chapters()),
+                        arrived -> take(file, arrived));
+    }
+
+    /// Takes a workshop file whose opening was begun elsewhere; at once if it is done.
+    public void open(Path file, CompletableFuture<Arrival> begun) {
+        if (begun.isDone()) {
+            take(file, begun.join());
+            return;
+        }
+        announce(file);
+        desk.work().lane("opening").runAcrossWorkshops(begun::get, arrived -> take(file, arrived));
+    }
+
+    private void announce(Path file) {
+        desk.notices().say("Opening " + file.getFileName() + " …");
+    }
+
+    private void take(Path file, Arrival arrived) {
+        switch (arrived) {
+            case Arrival.Ready ready -> {
+                desk.put(ready);
+                desk.settings().put("last-workshop", file.toString());
+                desk.notices().say("");
+            }
+            case Arrival.Refused refused -> desk.notices().say(refused.message());
+        }
     }
 
     private final class BarActions implements TopBar.Actions {

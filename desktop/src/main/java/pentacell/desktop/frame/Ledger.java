@@ -94,7 +94,8 @@ public final class Ledger {
     }
 
     /// Puts a workshop in the place of the one before, which is closed.
-    void put(Logbook opened) {
+    void put(Arrival.Ready arrived) {
+        Logbook opened = arrived.book();
         beforeClosing.forEach(Runnable::run);
         // after what is still being written to it
         logbook.ifPresent(before ->
@@ -107,7 +108,7 @@ public final class Ledger {
                         failure -> notices.say("Could not close the file: " + failure)));
         logbook = Optional.of(opened);
         fileName.set(String.valueOf(opened.file().getFileName()));
-        publish(Outcome.of(opened, JudgedStock.of(opened.state())));
+        publish(Outcome.of(opened, arrived.judged()));
         for (Consumer<Logbook> begin : onOpened) begin.accept(opened);
     }
 

@@ -31,11 +31,11 @@ record ListCounts(int toTest, int toPrepare, int recycle, int lookTwice, int lab
     /// The count of a list by its name; 0 for one that counts nothing.
     int of(String list) {
         return switch (list) {
-            case "To test" -> toTest;
-            case "To prepare" -> toPrepare;
-            case "Recycle box" -> recycle;
-            case "Look twice" -> lookTwice;
-            case "Labels" -> labels;
+            case IntakeStation.TO_TEST -> toTest;
+            case IntakeStation.TO_PREPARE -> toPrepare;
+            case IntakeStation.RECYCLE_BOX -> recycle;
+            case IntakeStation.LOOK_TWICE -> lookTwice;
+            case IntakeStation.LABELS -> labels;
             default -> 0;
         };
     }

@@ -5,14 +5,12 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
 import javafx.application.Platform;
-import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /// The one way off the UI thread and back: a snapshot is taken before, the work is done elsewhere,
 /// the result is published on the UI thread. Work of one background follows one another in the
 /// order given.
 public final class Background implements AutoCloseable {
-    private static final Logger LOG = LoggerFactory.getLogger(Background.class);
 
     private final ExecutorService worker;
 
@@ -31,7 +29,7 @@ public final class Background implements AutoCloseable {
                 T result = work.call();
                 Platform.runLater(() -> onUi.accept(result));
             } catch (Throwable failure) {
-                LOG.warn("background work failed", failure);
+                LoggerFactory.getLogger(Background.class).warn("background work failed", failure);
                 Platform.runLater(() -> onFailure.accept(failure));
             }
         });

@@ -3,15 +3,7 @@ package pentacell.desktop.match;
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
-import javafx.css.PseudoClass;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
-import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import pentacell.core.cell.CellId;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
@@ -20,87 +12,23 @@ import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
+import pentacell.desktop.kit.Lazy;
 import pentacell.desktop.theme.Theme;
 
 /// Match: the rules on the left, the skyline and its figures, and the pick walk of the matched
 /// pack.
 public final class MatchStation implements Station {
-    private static final PseudoClass SHOWN = PseudoClass.getPseudoClass("shown");
-
-    private static final String SKYLINE = "Skyline";
-    private static final String PICK = "Pick list";
+    static final String SKYLINE = "Skyline";
+    static final String PICK = "Pick list";
 
     private final Desk desk;
     private final MatchModel model;
-    private final BorderPane view = new BorderPane();
-    private final Skyline skyline;
-    private final PickPane pick;
-    private final VBox centre = new VBox();
-    private final Button toSkyline = new Button(SKYLINE);
-    private final Button toPick = new Button(PICK);
-    private final FiguresRow figures = new FiguresRow();
-    private final Label consequence = new Label();
+    private final Lazy<MatchView> view;
 
     public MatchStation(Desk desk, FileAsk files) {
         this.desk = desk;
         model = new MatchModel(desk);
-        skyline = new Skyline(desk, model);
-        pick = new PickPane(desk, model, files);
-        view.setId("match-station");
-        view.getStyleClass().add("station");
-        view.setLeft(new RulesPanel(desk, model));
-        consequence.setId("swap-effect");
-        consequence.getStyleClass().add("consequence");
-        consequence.setMinHeight(Region.USE_PREF_SIZE);
-        skyline.consequenceProperty()
-                .subscribe(text ->
-                        consequence.setText(
-                                text.isEmpty()
-                                        ? "Drag one cell onto another to swap. L locks; X marks, X again swaps."
-                                        : text));
-        model.shownProperty().subscribe(figures::show);
-        toSkyline.setId("show-skyline");
-        toPick.setId("show-pick");
-        for (Button each : new Button[] {toSkyline, toPick}) {
-            each.getStyleClass().add("tray-button");
-            each.setMinWidth(Region.USE_PREF_SIZE);
-        }
-        toSkyline.setOnAction(pressed -> showSkyline());
-        toPick.setOnAction(pressed -> showPick());
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox.setHgrow(figures, Priority.ALWAYS);
-        HBox bar = new HBox(figures);
-        bar.getStyleClass().add("station-bar");
-        consequence.setMinWidth(0);
-        HBox views = new HBox(consequence, gap, toSkyline, toPick);
-        views.getStyleClass().add("views");
-        centre.getStyleClass().add("station-centre");
-        VBox.setVgrow(skyline, Priority.ALWAYS);
-        VBox.setVgrow(pick, Priority.ALWAYS);
-        VBox.setVgrow(centre, Priority.ALWAYS);
-        view.setCenter(new VBox(bar, views, centre));
-        showSkyline();
-    }
-
-    private void showSkyline() {
-        centre.getChildren().setAll(skyline);
-        consequence.setVisible(true);
-        mark(true);
-        skyline.requestFocus();
-    }
-
-    /// Shows the pick walk.
-    private void showPick() {
-        centre.getChildren().setAll(pick);
-        consequence.setVisible(false);
-        mark(false);
-        pick.focusField();
-    }
-
-    private void mark(boolean isSkyline) {
-        toSkyline.pseudoClassStateChanged(SHOWN, isSkyline);
-        toPick.pseudoClassStateChanged(SHOWN, !isSkyline);
+        view = new Lazy<>(() -> new MatchView(desk, files, model));
     }
 
     /// Takes a pack in hand.
@@ -125,8 +53,7 @@ public final class MatchStation implements Station {
 
     @Override
     public void showPane(String name) {
-        if (name.equals(PICK)) showPick();
-        else showSkyline();
+        view.get().show(name);
     }
 
     @Override
@@ -144,7 +71,7 @@ public final class MatchStation implements Station {
                         Theme.PAPER,
                         () -> {
                             takeInHand("Dome shutter 12 V");
-                            showPick();
+                            showPane(PICK);
                         }));
     }
 
@@ -166,7 +93,7 @@ public final class MatchStation implements Station {
 
     @Override
     public Node view() {
-        return view;
+        return view.get().node();
     }
 
     @Override
@@ -188,6 +115,6 @@ public final class MatchStation implements Station {
 
     @Override
     public void enter() {
-        skyline.requestFocus();
+        view.get().focusSkyline();
     }
 }

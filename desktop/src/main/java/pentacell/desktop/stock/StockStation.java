@@ -1,226 +1,27 @@
 package pentacell.desktop.stock;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.function.Function;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
-import javafx.css.PseudoClass;
-import javafx.geometry.Orientation;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
-import javafx.scene.control.SplitPane;
-import javafx.scene.control.TableCell;
-import javafx.scene.control.TableColumn;
-import javafx.scene.control.TableView;
-import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
-import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
-import pentacell.desktop.kit.PlotSurface;
-import pentacell.desktop.kit.PlotSurface.Hue;
-import pentacell.desktop.stock.StockModel.Figures;
-import pentacell.desktop.stock.StockModel.Row;
+import pentacell.desktop.kit.Lazy;
 import pentacell.desktop.theme.Theme;
 
 /// Stock: the field of capacity against resistance, the table that follows its brush, the figures
 /// of every model.
 public final class StockStation implements Station {
-    private static final PseudoClass HIDDEN = PseudoClass.getPseudoClass("off");
-
     private final Desk desk;
-    private final StockModel model;
-    private final FieldPlot field;
-    private final TableView<Row> table = new TableView<>();
-    private final TableView<Figures> figures = new TableView<>();
-    private final FlowPane models = new FlowPane();
-    private final Label count = new Label();
-    private final BorderPane view = new BorderPane();
+    private final Lazy<StockView> view;
 
     public StockStation(Desk desk) {
         this.desk = desk;
-        model = new StockModel(desk);
-        field = new FieldPlot(desk, model);
-        view.setId("stock");
-        view.getStyleClass().add("station");
-        models.getStyleClass().add("models");
-        count.setId("stock-count");
-        count.getStyleClass().add("caption");
-        HBox bar = new HBox(models, count);
-        HBox.setHgrow(models, Priority.ALWAYS);
-        bar.getStyleClass().add("station-bar");
-        view.setTop(bar);
-        SplitPane split = new SplitPane(field, lower());
-        split.setOrientation(Orientation.VERTICAL);
-        split.setDividerPositions(0.6);
-        view.setCenter(split);
-        table();
-        figures();
-        model.shownProperty().subscribe(this::show);
-        desk.selection().cellProperty().subscribe(this::showSelected);
-    }
-
-    private Node lower() {
-        HBox lower = new HBox(table, figures);
-        lower.getStyleClass().add("stock-lower");
-        HBox.setHgrow(table, Priority.ALWAYS);
-        figures.setMinWidth(0);
-        return lower;
-    }
-
-    private void show(StockModel.Shown shown) {
-        table.getItems().setAll(shown.inBrush());
-        table.sort();
-        figures.getItems().setAll(StockModel.figures(shown));
-        count.setText(
-                shown.brushed().isEmpty()
-                        ? shown.rows().size() + " cells; drag over the field to brush"
-                        : shown.inBrush().size()
-                                + " of "
-                                + shown.rows().size()
-                                + " cells brushed; Esc drops the brush");
-        showModels(shown);
-        showSelected(desk.selection().cellProperty().get());
-    }
-
-    private void showModels(StockModel.Shown shown) {
-        models.getChildren().clear();
-        int number = 0;
-        for (Map.Entry<String, Integer> each : model.models().entrySet()) {
-            ModelShape shape = ModelShape.of(number++);
-            PlotSurface key =
-                    new PlotSurface((pen, width, height) ->
-                            shape.draw(pen, Hue.MEASURED, true, width / 2, height / 2, 4.5));
-            key.getStyleClass().add("legend-mark");
-            Button button = new Button(each.getKey() + "  " + each.getValue(), key);
-            button.getStyleClass().add("quiet");
-            button.setId("model-" + each.getKey().replace(' ', '-'));
-            button.pseudoClassStateChanged(HIDDEN, shown.hiddenModels().contains(each.getKey()));
-            button.setOnAction(pressed -> model.toggle(each.getKey()));
-            models.getChildren().add(button);
-        }
-    }
-
-    private void showSelected(Optional<CellId> selected) {
-        if (selected.isEmpty()) return;
-        for (int i = 0; i < table.getItems().size(); i++) {
-            if (!table.getItems().get(i).cell().id().equals(selected.get())) continue;
-            if (table.getSelectionModel().getSelectedIndex() != i) {
-                table.getSelectionModel().clearAndSelect(i);
-                table.scrollTo(Math.max(0, i - 3));
-            }
-            return;
-        }
-        table.getSelectionModel().clearSelection();
-    }
-
-    private void table() {
-        table.setId("stock-table");
-        table.setPlaceholder(
-                new Label("No cell to show. Log cells at Intake, or drop the brush with Esc."));
-        TableColumn<Row, CellId> id = new TableColumn<>("Cell");
-        id.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue().cell().id()));
-        id.setPrefWidth(68);
-        table.getColumns().add(id);
-        table.getColumns().add(text("Model", 96, Row::modelName));
-        table.getColumns()
-                .add(text("Place", 66, row -> row.cell().place().map(Object::toString).orElse("")));
-        table.getColumns().add(number("V", Quantity.VOLTAGE, row -> row.cell().volts()));
-        table.getColumns().add(number("mAh", Quantity.CAPACITY, row -> row.cell().milliampHours()));
-        table.getColumns()
-                .add(
-                        number(
-                                "SoH %",
-                                Quantity.PERCENT,
-                                row ->
-                                        row.soh().isPresent()
-                                                ? OptionalDouble.of(100 * row.soh().getAsDouble())
-                                                : row.soh()));
-        table.getColumns().add(number("mΩ", Quantity.RESISTANCE, row -> row.cell().milliohms()));
-        table.getColumns().add(text("Standing", 80, row -> row.standing().words()));
-        table.getSelectionModel()
-                .selectedItemProperty()
-                .subscribe(row -> {
-                    if (row != null) desk.selection().select(row.cell().id());
-                });
-    }
-
-    private void figures() {
-        figures.setId("stock-figures");
-        figures.setPlaceholder(new Label("No figures yet."));
-        TableColumn<Figures, String> name = new TableColumn<>("Model");
-        name.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue().name()));
-        name.setPrefWidth(102);
-        figures.getColumns().add(name);
-        figures.getColumns()
-                .add(figure("n", 34, row -> Quantity.COUNT.number(row.capacity().count())));
-        figures.getColumns()
-                .add(
-                        figure(
-                                "mean mAh",
-                                66,
-                                row -> Quantity.CAPACITY.number(row.capacity().mean())));
-        figures.getColumns()
-                .add(figure("σ", 44, row -> Quantity.CAPACITY.number(row.capacity().sigma())));
-        figures.getColumns()
-                .add(
-                        figure(
-                                "min–max",
-                                86,
-                                row ->
-                                        Quantity.CAPACITY.number(row.capacity().least())
-                                                + "–"
-                                                + Quantity.CAPACITY.number(
-                                                        row.capacity().greatest())));
-        figures.setPrefWidth(336);
-        figures.setMinWidth(336);
-    }
-
-    private static TableColumn<Row, String> text(
-            String title, double width, Function<Row, String> value) {
-        TableColumn<Row, String> column = new TableColumn<>(title);
-        column.setPrefWidth(width);
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
-        return column;
-    }
-
-    /// A column that sorts by value and shows the instrument's digits.
-    private static TableColumn<Row, Double> number(
-            String title, Quantity quantity, Function<Row, OptionalDouble> value) {
-        TableColumn<Row, Double> column = new TableColumn<>(title);
-        column.setPrefWidth(50);
-        column.getStyleClass().add("number");
-        column.setCellValueFactory(
-                row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue()).orElse(Double.NaN)));
-        column.setCellFactory(made ->
-                new TableCell<>() {
-                    @Override
-                    protected void updateItem(Double item, boolean empty) {
-                        super.updateItem(item, empty);
-                        setText(empty || item == null || item.isNaN() ? "" : quantity.number(item));
-                    }
-                });
-        return column;
-    }
-
-    private static TableColumn<Figures, String> figure(
-            String title, double width, Function<Figures, String> value) {
-        TableColumn<Figures, String> column = new TableColumn<>(title);
-        column.setPrefWidth(width);
-        column.setSortable(false);
-        column.getStyleClass().add("number");
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
-        return column;
+        view = new Lazy<>(() -> new StockView(desk));
     }
 
     @Override
@@ -246,7 +47,7 @@ public final class StockStation implements Station {
 
     @Override
     public Node view() {
-        return view;
+        return view.get().node();
     }
 
     @Override
@@ -272,6 +73,6 @@ public final class StockStation implements Station {
 
     @Override
     public void enter() {
-        field.requestFocus();
+        view.get().focusField();
     }
 }

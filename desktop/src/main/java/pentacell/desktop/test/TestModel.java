@@ -43,6 +43,7 @@ public final class TestModel {
     private TestQueue queue = TestQueue.of(Chapters.empty());
     private Optional<TestPlan> plan = Optional.empty();
     private Optional<TestPlan> planWithMore = Optional.empty();
+    private boolean isPlanning;
     private int bayInHand = 1;
     private boolean shelfIsRead;
     private Optional<CellId> dueOnShelf = Optional.empty();
@@ -87,9 +88,27 @@ public final class TestModel {
         }
     }
 
-    /// Plans anew, away from the UI thread.
+    /// From now on there is always a plan: somebody looks at it.
+    void beginPlanning() {
+        if (isPlanning) return;
+        isPlanning = true;
+        planAnew();
+    }
+
+    /// Queues, and plans if somebody looks, anew; away from the UI thread.
     private void planAnew() {
         WorkshopState state = desk.ledger().state();
+        if (!isPlanning) {
+            desk.work()
+                    .lane("plan")
+                    .run(
+                            () -> TestQueue.of(state),
+                            found -> {
+                                queue = found;
+                                changed();
+                            });
+            return;
+        }
         Map<String, LocalDateTime> busy = freeAt();
         Set<String> lost = lostBays(state);
         Instant at = desk.now();

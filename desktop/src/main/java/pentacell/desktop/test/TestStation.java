@@ -2,94 +2,43 @@ package pentacell.desktop.test;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.Supplier;
 import javafx.beans.value.ObservableValue;
-import javafx.css.PseudoClass;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import pentacell.core.cell.Cells;
 import pentacell.desktop.frame.Command;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
-import pentacell.desktop.frame.QuickBar;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
+import pentacell.desktop.kit.Lazy;
 import pentacell.desktop.theme.Theme;
 
 /// Test: bays as instruments, the time sheet, the hold shelf, curves, and what stands on the bench.
 public final class TestStation implements Station {
-    private static final String BAYS = "Bays";
-    private static final String SHELF = "Hold shelf";
-    private static final PseudoClass SHOWN = PseudoClass.getPseudoClass("shown");
+    static final String BAYS = "Bays";
+    static final String TIME_SHEET = "Time sheet";
+    static final String SHELF = "Hold shelf";
+    static final String CURVES = "Curves";
+    static final String BENCH = "Bench";
 
     private final Desk desk;
     private final FileAsk files;
     private final TestModel model;
     private final LogIntake logs;
-    private final BorderPane view = new BorderPane();
-    private final VBox centre = new VBox();
-    private final FlowPane tabs = new FlowPane();
-    private final QuickBar quickLine;
-    private final Map<String, Supplier<Node>> paneMakers = new LinkedHashMap<>();
-    private final Map<String, Node> panes = new HashMap<>();
+    private final Lazy<TestView> view;
 
     public TestStation(Desk desk, FileAsk files) {
         this.desk = desk;
         this.files = files;
         model = new TestModel(desk);
         logs = new LogIntake(desk, model);
-        quickLine =
-                new QuickBar(
-                        desk,
-                        new TestQuick(desk, model, logs),
-                        "Quick line: id of the cell to load, or a reading on the hold shelf");
-        paneMakers.put(BAYS, () -> new BayBoard(desk, model));
-        paneMakers.put("Time sheet", () -> new TimeSheet(desk, model, files));
-        paneMakers.put(SHELF, () -> new HoldPane(desk));
-        paneMakers.put("Curves", () -> new CurvePane(desk, model, files));
-        paneMakers.put("Bench", () -> new BenchPane(desk, model, logs));
-        view.getStyleClass().add("station");
-        view.setId("test");
-        view.setTop(bar());
-        centre.getStyleClass().add("station-centre");
-        view.setCenter(centre);
-        showPane(BAYS);
-    }
-
-    private Node bar() {
-        tabs.getStyleClass().add("lists");
-        for (String name : paneMakers.keySet()) {
-            Button tab = new Button(name);
-            tab.setId("test-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
-            tab.getStyleClass().add("tray-button");
-            tab.setUserData(name);
-            tab.setOnAction(pressed -> showPane(name));
-            tabs.getChildren().add(tab);
-        }
-        HBox.setHgrow(tabs, Priority.ALWAYS);
-        HBox row = new HBox(tabs);
-        row.getStyleClass().add("station-bar");
-        for (Command command : List.of(importCommand(), readCommand())) {
-            Button button = new Button(command.words());
-            button.setId("do-" + command.words().toLowerCase(Locale.ROOT).replace(' ', '-'));
-            button.setMinWidth(Region.USE_PREF_SIZE);
-            button.setOnAction(pressed -> command.action().run());
-            row.getChildren().add(button);
-        }
-        return row;
+        view =
+                new Lazy<>(() ->
+                        new TestView(
+                                desk, files, model, logs, List.of(importCommand(), readCommand())));
     }
 
     private Command importCommand() {
@@ -122,17 +71,9 @@ public final class TestStation implements Station {
         logs.take(file);
     }
 
-    /// Shows one of the panes.
     @Override
     public void showPane(String name) {
-        Node pane =
-                panes.computeIfAbsent(name, each -> paneMakers.getOrDefault(each, VBox::new).get());
-        VBox.setVgrow(pane, Priority.ALWAYS);
-        centre.getChildren().setAll(pane);
-        model.readShelf(name.equals(SHELF));
-        for (Node tab : tabs.getChildren())
-            tab.pseudoClassStateChanged(SHOWN, name.equals(tab.getUserData()));
-        quickLine.focusField();
+        view.get().show(name);
     }
 
     /// What it shows and does.
@@ -142,7 +83,7 @@ public final class TestStation implements Station {
 
     @Override
     public List<String> panes() {
-        return List.copyOf(paneMakers.keySet());
+        return List.of(BAYS, TIME_SHEET, SHELF, CURVES, BENCH);
     }
 
     @Override
@@ -154,8 +95,8 @@ public final class TestStation implements Station {
     public List<Shot> shots() {
         return List.of(
                 // before anything is loaded
-                new Shot("time-sheet-shed", Theme.SHED, () -> showPane("Time sheet")),
-                new Shot("time-sheet-paper", Theme.PAPER, () -> showPane("Time sheet")),
+                new Shot("time-sheet-shed", Theme.SHED, () -> showPane(TIME_SHEET)),
+                new Shot("time-sheet-paper", Theme.PAPER, () -> showPane(TIME_SHEET)),
                 new Shot(
                         "bays-paper",
                         Theme.PAPER,
@@ -172,7 +113,7 @@ public final class TestStation implements Station {
     }
 
     private void poseCurve() {
-        showPane("Curves");
+        showPane(CURVES);
         Cells.of(desk.ledger().state()).all().values().stream()
                 .filter(cell -> cell.dcMilliohms().isPresent())
                 .skip(3)
@@ -183,7 +124,7 @@ public final class TestStation implements Station {
     @Override
     public List<Command> commands() {
         List<Command> commands = new ArrayList<>();
-        for (String name : paneMakers.keySet())
+        for (String name : panes())
             commands.add(new Command("Test: " + name, () -> showPane(name)));
         commands.add(importCommand());
         commands.add(readCommand());
@@ -202,7 +143,7 @@ public final class TestStation implements Station {
 
     @Override
     public Node view() {
-        return view;
+        return view.get().node();
     }
 
     @Override
@@ -212,11 +153,11 @@ public final class TestStation implements Station {
 
     @Override
     public Optional<Node> bottom() {
-        return Optional.of(quickLine);
+        return Optional.of(view.get().quickLine());
     }
 
     @Override
     public void enter() {
-        quickLine.focusField();
+        view.get().quickLine().focusField();
     }
 }

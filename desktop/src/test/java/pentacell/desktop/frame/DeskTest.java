@@ -45,7 +45,7 @@ final class DeskTest {
 
     @BeforeEach
     void put() {
-        onUi(() -> desk.put(opened("one")));
+        onUi(() -> desk.put(Arrival.Ready.of(opened("one"))));
     }
 
     @AfterEach
@@ -72,7 +72,7 @@ final class DeskTest {
                 desk.ledger()
                         .whileOpen(
                                 book -> heard.add(who + " begin"), () -> heard.add(who + " end"));
-            desk.put(opened("two"));
+            desk.put(Arrival.Ready.of(opened("two")));
         });
         assertEquals(List.of("bays end", "plans end", "bays begin", "plans begin"), heard);
     }
@@ -81,7 +81,7 @@ final class DeskTest {
     void whatGoesWrongInAWriteReachesTheOneWhoWaits() {
         record Rumour(String words) implements Fact {}
         Logbook book = opened("three");
-        onUi(() -> desk.put(book));
+        onUi(() -> desk.put(Arrival.Ready.of(book)));
         CompletionException unexpected =
                 assertThrows(
                         CompletionException.class,
@@ -126,7 +126,7 @@ final class DeskTest {
                                 delivered::add,
                                 failure -> delivered.add(failure.toString())));
         assertTrue(begun.await(10, TimeUnit.SECONDS));
-        onUi(() -> desk.put(opened("two")));
+        onUi(() -> desk.put(Arrival.Ready.of(opened("two"))));
         assertTrue(ended.await(10, TimeUnit.SECONDS), "it was cancelled");
         CountDownLatch after = new CountDownLatch(1);
         onUi(() -> desk.work().lane("match").run(() -> 1, done -> after.countDown()));
@@ -163,7 +163,7 @@ final class DeskTest {
             assertEquals("HB03", desk.selection().donorProperty().get().orElseThrow());
             desk.selection().select(A);
             assertTrue(desk.selection().donorProperty().get().isEmpty());
-            desk.put(opened("two"));
+            desk.put(Arrival.Ready.of(opened("two")));
             assertTrue(desk.selection().thingProperty().get().isEmpty());
         });
     }
@@ -176,7 +176,7 @@ final class DeskTest {
                         .log("read", List.of(new CellFact.VoltageRead(A, 3.6)), logged::countDown));
         Awaitility.await().until(() -> logged.getCount() == 0);
         assertFalse(desk.ledger().isUntouched());
-        onUi(() -> desk.put(opened("two")));
+        onUi(() -> desk.put(Arrival.Ready.of(opened("two"))));
         assertTrue(desk.ledger().isUntouched());
         Awaitility.await()
                 .until(() ->

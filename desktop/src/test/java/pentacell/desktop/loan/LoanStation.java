@@ -103,7 +103,7 @@ final class LoanStation implements Station {
                                 thing.filter(Loan.class::isInstance)
                                         .map(each -> "On loan: " + ((Loan) each).meter())
                                         .orElse("")));
-        return Optional.of(new Card(Loan.class::isInstance, card));
+        return Optional.of(new Card(Loan.class::isInstance, () -> card));
     }
 
     @Override

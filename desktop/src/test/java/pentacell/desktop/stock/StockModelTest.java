@@ -14,6 +14,7 @@ import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.Chapters;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
+import pentacell.desktop.frame.Arrival;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Settings;
 import pentacell.desktop.stock.StockModel.Figures;
@@ -32,7 +33,7 @@ final class StockModelTest {
         if (Logbook.open(folder.resolve("demo.pentacell"), Clock.systemUTC())
                 instanceof Opening.Opened opened) {
             opened.logbook().logAll(TarnHollow.journal());
-            desk.put(opened.logbook());
+            desk.put(Arrival.Ready.of(opened.logbook()));
         }
     }
 

@@ -1,0 +1,73 @@
+package pentacell.desktop.match;
+
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.kit.Lazy;
+import pentacell.desktop.kit.PaneTabs;
+
+/// What Match shows: the rules on the left, the skyline and its figures, and the pick walk.
+final class MatchView {
+    private final BorderPane view = new BorderPane();
+    private final Skyline skyline;
+    private final Lazy<PickPane> pick;
+    private final VBox centre = new VBox();
+    private final PaneTabs tabs = new PaneTabs(this::show);
+    private final FiguresRow figures = new FiguresRow();
+    private final Label consequence = new Label();
+
+    MatchView(Desk desk, FileAsk files, MatchModel model) {
+        skyline = new Skyline(desk, model);
+        pick = new Lazy<>(() -> new PickPane(desk, model, files));
+        tabs.add(MatchStation.SKYLINE, () -> skyline).add(MatchStation.PICK, pick::get);
+        view.setId("match-station");
+        view.getStyleClass().add("station");
+        view.setLeft(new RulesPanel(desk, model));
+        consequence.setId("swap-effect");
+        consequence.getStyleClass().add("consequence");
+        consequence.setMinHeight(Region.USE_PREF_SIZE);
+        skyline.consequenceProperty()
+                .subscribe(text ->
+                        consequence.setText(
+                                text.isEmpty()
+                                        ? "Drag one cell onto another to swap. L locks; X marks, X again swaps."
+                                        : text));
+        model.shownProperty().subscribe(figures::show);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox.setHgrow(figures, Priority.ALWAYS);
+        HBox bar = new HBox(figures);
+        bar.getStyleClass().add("station-bar");
+        consequence.setMinWidth(0);
+        HBox views = new HBox(consequence, gap, tabs.row());
+        views.getStyleClass().add("views");
+        centre.getStyleClass().add("station-centre");
+        VBox.setVgrow(centre, Priority.ALWAYS);
+        view.setCenter(new VBox(bar, views, centre));
+        show(MatchStation.SKYLINE);
+    }
+
+    Node node() {
+        return view;
+    }
+
+    void focusSkyline() {
+        skyline.requestFocus();
+    }
+
+    void show(String name) {
+        Node pane = tabs.show(name);
+        VBox.setVgrow(pane, Priority.ALWAYS);
+        centre.getChildren().setAll(pane);
+        boolean isSkyline = name.equals(MatchStation.SKYLINE);
+        consequence.setVisible(isSkyline);
+        if (isSkyline) skyline.requestFocus();
+        else pick.get().focusField();
+    }
+}
