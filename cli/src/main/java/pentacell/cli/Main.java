@@ -94,8 +94,7 @@ public final class Main implements Runnable {
                         "pentacell: this is a fault of ours ("
                                 + fault
                                 + "). The log is "
-                                + Path.of(
-                                        System.getProperty("user.home"), ".pentacell", "log.txt"));
+                                + LogFile.newest());
         return Exit.FAULT_OF_OURS;
     }
 
