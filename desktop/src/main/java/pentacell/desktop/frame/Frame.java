@@ -48,10 +48,7 @@ public final class Frame {
         this.stations = List.copyOf(stations);
         this.files = files;
         this.clock = clock;
-        theme =
-                desk.settings().get("theme").filter(Theme.SHED.name()::equals).isPresent()
-                        ? Theme.SHED
-                        : Theme.PAPER;
+        theme = Theme.kept(desk.settings().get("theme"));
         scale = Theme.rounded(desk.settings().get("scale").orElse("100"));
         onKeys = keyedCommands();
         path = new PathBar(this.stations, this::go);

@@ -7,6 +7,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
@@ -37,13 +38,24 @@ public enum Theme {
         }
     }
 
-    /// Dresses a scene in this theme.
-    public void applyTo(Scene scene) {
+    /// The theme that was kept, or the usual one.
+    public static Theme kept(Optional<String> name) {
+        return name.filter(SHED.name()::equals).isPresent() ? SHED : PAPER;
+    }
+
+    /// Lays what lies under every scene; before the first control is made, or the toolkit's own
+    /// style would be read for nothing.
+    public void lay() {
         Application.setUserAgentStylesheet(
                 switch (this) {
                     case PAPER -> new PrimerLight().getUserAgentStylesheet();
                     case SHED -> new PrimerDark().getUserAgentStylesheet();
                 });
+    }
+
+    /// Dresses a scene in this theme.
+    public void applyTo(Scene scene) {
+        lay();
         scene.getStylesheets()
                 .setAll(sheet("pentacell.css"), sheet(this == PAPER ? "paper.css" : "shed.css"));
     }
