@@ -8,8 +8,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
@@ -67,18 +65,21 @@ public final class BayStream extends Application {
     }
 
     private static void measure(Workbench bench) {
-        until(() -> !bench.desk().ledger().fileNameProperty().get().isEmpty());
-        onUi(() -> bench.desk().ledger().log("cells and chargers", facts(), () -> {}));
-        until(() -> Bench.of(bench.desk().ledger().state()).instruments().size() == CHARGERS);
-        onUi(() -> {
+        UiThread.until(() -> !bench.desk().ledger().fileNameProperty().get().isEmpty());
+        UiThread.run(() -> bench.desk().ledger().log("cells and chargers", facts(), () -> {}));
+        UiThread.until(
+                () -> Bench.of(bench.desk().ledger().state()).instruments().size() == CHARGERS);
+        UiThread.run(() -> {
             bench.frame().go(bench.station(TestStation.class));
             bench.station(TestStation.class).showPane("Bays");
         });
-        until(() -> bench.station(TestStation.class).model().canLoad(new CellId("HB21-01")));
+        UiThread.until(
+                () -> bench.station(TestStation.class).model().canLoad(new CellId("HB21-01")));
         measure("warming up");
         double[] idle = measure("16 bays empty");
-        onUi(() -> bench.station(TestStation.class).model().loadAsPlanned(4 * CHARGERS));
-        until(() -> bench.station(TestStation.class).model().sampleCount() > 100 * CHARGERS);
+        UiThread.run(() -> bench.station(TestStation.class).model().loadAsPlanned(4 * CHARGERS));
+        UiThread.until(
+                () -> bench.station(TestStation.class).model().sampleCount() > 100 * CHARGERS);
         measure("loading");
         double[] streaming = measure("16 bays streaming");
         System.out.printf(
@@ -120,10 +121,9 @@ public final class BayStream extends Application {
     ///
     /// @return the 99th percentile of both
     private static double[] measure(String what) {
-        List<Double> late = new ArrayList<>();
         List<Double> gaps = new ArrayList<>();
         AtomicReference<AnimationTimer> timer = new AtomicReference<>();
-        onUi(() -> {
+        UiThread.run(() -> {
             timer.set(
                     new AnimationTimer() {
                         private long last;
@@ -136,13 +136,8 @@ public final class BayStream extends Application {
                     });
             timer.get().start();
         });
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
-        while (System.nanoTime() < end) {
-            long told = System.nanoTime();
-            onUi(() -> late.add((System.nanoTime() - told) / 1e6));
-            pause(5);
-        }
-        onUi(() -> timer.get().stop());
+        List<Double> late = UiThread.lateness(SECONDS);
+        UiThread.run(() -> timer.get().stop());
         double[] lateness = sorted(late);
         double[] frames = sorted(gaps);
         System.out.printf(
@@ -167,38 +162,5 @@ public final class BayStream extends Application {
         return sorted.length == 0
                 ? Double.NaN
                 : sorted[(int) Math.round(share * (sorted.length - 1))];
-    }
-
-    private static void onUi(Runnable work) {
-        CountDownLatch done = new CountDownLatch(1);
-        Platform.runLater(() -> {
-            work.run();
-            done.countDown();
-        });
-        try {
-            done.await();
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-        }
-    }
-
-    private interface Condition {
-        boolean holds();
-    }
-
-    private static void until(Condition condition) {
-        boolean[] holds = {false};
-        while (!holds[0]) {
-            onUi(() -> holds[0] = condition.holds());
-            pause(20);
-        }
-    }
-
-    private static void pause(long millis) {
-        try {
-            Thread.sleep(millis);
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-        }
     }
 }

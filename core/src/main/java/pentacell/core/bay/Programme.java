@@ -2,6 +2,7 @@ package pentacell.core.bay;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import pentacell.core.unit.Limit;
 import pentacell.core.unit.Quantity;
 
 /// What an instrument puts a cell through.
@@ -80,7 +81,7 @@ public record Programme(List<Stage> stages, double sampleSeconds, Limits limits)
     /// A current for some seconds.
     public record Level(double amps, double seconds) {
         public Level {
-            if (!(amps > 0 && amps < 1000 && seconds > 0 && seconds <= 3600))
+            if (!(Limit.CURRENT.holds(amps) && seconds > 0 && seconds <= 3600))
                 throw new IllegalArgumentException(
                         "a level is a current above 0 for up to an hour, was %s A, %s s"
                                 .formatted(amps, seconds));
@@ -102,14 +103,14 @@ public record Programme(List<Stage> stages, double sampleSeconds, Limits limits)
     }
 
     private static void check(double amps, double volts) {
-        if (!(amps > 0 && amps < 1000 && volts > 0 && volts < 5))
+        if (!(Limit.CURRENT.holds(amps) && volts > 0 && volts < 5))
             throw new IllegalArgumentException(
                     "a stage has a current above 0 A and a voltage of 0 to 5 V, was %s A, %s V"
                             .formatted(amps, volts));
     }
 
     private static String setting(double volts) {
-        return String.format(java.util.Locale.ROOT, "%.2f\u00a0V", volts);
+        return Quantity.VOLTAGE.text(volts, 2);
     }
 
     /// The programme in words.

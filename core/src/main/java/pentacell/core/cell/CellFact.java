@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import pentacell.core.journal.Fact;
+import pentacell.core.unit.Limit;
 
 /// What can be logged of a cell.
 public sealed interface CellFact extends Fact
@@ -39,8 +40,7 @@ public sealed interface CellFact extends Fact
     /// @param volts in V, −10 to 10: a reversed reading is a fact as well
     record VoltageRead(CellId cell, double volts) implements CellFact {
         public VoltageRead {
-            if (!(volts >= -10 && volts <= 10))
-                throw new IllegalArgumentException("a cell reads −10 to 10 V, was " + volts);
+            Limit.VOLTAGE.checked(volts);
         }
     }
 
@@ -62,9 +62,7 @@ public sealed interface CellFact extends Fact
         }
 
         public ResistanceRead {
-            if (!(milliohms > 0 && milliohms <= 10_000))
-                throw new IllegalArgumentException(
-                        "a resistance is above 0 and at most 10000 mΩ, was " + milliohms);
+            Limit.RESISTANCE.checked(milliohms);
         }
     }
 
@@ -75,9 +73,7 @@ public sealed interface CellFact extends Fact
     record CapacityMeasured(CellId cell, double milliampHours, TestConditions conditions)
             implements CellFact {
         public CapacityMeasured {
-            if (!(milliampHours > 0 && milliampHours <= 100_000))
-                throw new IllegalArgumentException(
-                        "a capacity is above 0 and at most 100000 mAh, was " + milliampHours);
+            Limit.CAPACITY.checked(milliampHours);
         }
     }
 

@@ -1,5 +1,7 @@
 package pentacell.core.cell;
 
+import pentacell.core.unit.Limit;
+
 /// What a model of cell may be charged and discharged with.
 ///
 /// @param chargeVolts highest charging voltage in V
@@ -13,7 +15,7 @@ public record CellLimits(
             throw new IllegalArgumentException(
                     "voltage limits must be 0 < end < charge < 5 V, were end %s, charge %s"
                             .formatted(endVolts, chargeVolts));
-        if (!(chargeAmps > 0 && chargeAmps < 1000 && dischargeAmps > 0 && dischargeAmps < 1000))
+        if (!(Limit.CURRENT.holds(chargeAmps) && Limit.CURRENT.holds(dischargeAmps)))
             throw new IllegalArgumentException(
                     "current limits must be above 0 and under 1000 A, were charge %s, discharge %s"
                             .formatted(chargeAmps, dischargeAmps));

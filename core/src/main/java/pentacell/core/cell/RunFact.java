@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.judgement.Reason;
+import pentacell.core.unit.Limit;
 
 /// What a test by instrument adds to a cell's life line. The samples themselves lie beside the
 /// journal, under the name of the run.
@@ -53,9 +54,7 @@ public sealed interface RunFact extends CellFact {
             List<Share> shares)
             implements RunFact {
         public CapacityCorrected {
-            if (!(milliampHours > 0 && milliampHours <= 100_000))
-                throw new IllegalArgumentException(
-                        "a capacity is above 0 and at most 100000 mAh, was " + milliampHours);
+            Limit.CAPACITY.checked(milliampHours);
             shares = List.copyOf(shares);
         }
     }
@@ -90,7 +89,7 @@ public sealed interface RunFact extends CellFact {
     /// @param amps largest current of the run, in A
     record HeatSeen(CellId cell, String run, double riseKelvin, double amps) implements RunFact {
         public HeatSeen {
-            if (!(riseKelvin >= 0 && riseKelvin < 1000 && amps >= 0 && amps < 1000))
+            if (!(riseKelvin >= 0 && riseKelvin < 1000 && (amps == 0 || Limit.CURRENT.holds(amps))))
                 throw new IllegalArgumentException(
                         "a rise is 0 to 1000 K at 0 to 1000 A, was %s at %s"
                                 .formatted(riseKelvin, amps));

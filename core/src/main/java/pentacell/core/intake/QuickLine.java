@@ -24,6 +24,7 @@ import pentacell.core.intake.QuickToken.Kind;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
 import pentacell.core.triage.OddValues;
+import pentacell.core.unit.Limit;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 
@@ -187,22 +188,16 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
     }
 
     private static QuickToken value(String word, Kind kind, double value) {
-        String problem =
+        Optional<Limit> limit =
                 switch (kind) {
-                    case VOLTAGE -> value >= -10 && value <= 10 ? "" : "a cell reads −10 to 10 V";
-                    case RESISTANCE ->
-                            value > 0 && value <= 10_000
-                                    ? ""
-                                    : "a resistance is above 0 and at most 10000 mΩ";
-                    case CAPACITY ->
-                            value > 0 && value <= 100_000
-                                    ? ""
-                                    : "a capacity is above 0 and at most 100000 mAh";
-                    case CELL, BLEMISHES, NOTE, NOT_UNDERSTOOD -> "";
+                    case VOLTAGE -> Optional.of(Limit.VOLTAGE);
+                    case RESISTANCE -> Optional.of(Limit.RESISTANCE);
+                    case CAPACITY -> Optional.of(Limit.CAPACITY);
+                    case CELL, BLEMISHES, NOTE, NOT_UNDERSTOOD -> Optional.empty();
                 };
-        return problem.isEmpty()
-                ? new QuickToken(word, kind, value, Optional.empty())
-                : refused(word, "\"" + word + "\" cannot be: " + problem + ".");
+        return limit.filter(each -> !each.holds(value))
+                .map(each -> refused(word, "\"" + word + "\" cannot be: " + each.sentence() + "."))
+                .orElseGet(() -> new QuickToken(word, kind, value, Optional.empty()));
     }
 
     private static QuickToken refused(String word, String why) {

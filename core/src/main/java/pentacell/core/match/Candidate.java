@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.unit.Limit;
 
 /// A cell that may go into a pack, with what a match looks at.
 ///
@@ -25,9 +26,7 @@ public record Candidate(
         OptionalDouble ratedMilliampHours,
         String location) {
     public Candidate {
-        if (!(milliampHours > 0 && milliampHours <= 100_000))
-            throw new IllegalArgumentException(
-                    "a capacity is above 0 and at most 100000 mAh, was " + milliampHours);
+        Limit.CAPACITY.checked(milliampHours);
     }
 
     /// State of health as a share, when the rating is known.

@@ -21,6 +21,7 @@ import pentacell.core.measure.Standardise.Standardised;
 import pentacell.core.school.Schools;
 import pentacell.core.school.TestSchool;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Limit;
 
 /// Makes facts of a finished run: each number with its conditions, the raw one and the one carried
 /// over to standard conditions, and whatever was odd.
@@ -92,7 +93,7 @@ public final class RunResults {
                         .orElse(OptionalDouble.empty());
         analysis.resistance()
                 .map(resistance -> resistance.milliohms() - contact)
-                .filter(milliohms -> milliohms > 0 && milliohms <= 10_000)
+                .filter(Limit.RESISTANCE::holds)
                 .ifPresent(milliohms ->
                         facts.add(
                                 new ResistanceRead(

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.unit.NumberText;
+import pentacell.core.unit.Quantity;
 
 /// Voltage bands in one line, to be read and edited: `0 recycle, 1.8 slow-charge-watched, 2.5
 /// slow-charge, 3.0 normal, over 4.25`.
@@ -27,7 +28,7 @@ public record BandText(Optional<BandSchool> policy, Optional<String> problem) {
 
     private static String volts(double volts) {
         return volts == Math.rint(volts * 10) / 10
-                ? String.format(Locale.ROOT, "%.1f", volts)
+                ? Quantity.VOLTAGE.number(volts, 1)
                 : String.valueOf(volts);
     }
 

@@ -3,6 +3,7 @@ package pentacell.core.school;
 import java.util.List;
 import java.util.OptionalDouble;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.unit.Limit;
 
 /// A school of capacity tests: the conditions a workshop calls standard, so that its numbers can be
 /// compared.
@@ -81,8 +82,7 @@ public record TestSchool(
                         && cutoffAmps < 10
                         && restMinutes >= 0
                         && restMinutes <= 1440
-                        && celsius > -40
-                        && celsius < 80;
+                        && Limit.TEMPERATURE.holds(celsius);
         if (!fine)
             throw new IllegalArgumentException("a figure of the school \"" + name + "\" is odd");
     }

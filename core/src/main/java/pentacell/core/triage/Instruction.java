@@ -1,6 +1,5 @@
 package pentacell.core.triage;
 
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellModel;
@@ -103,6 +102,6 @@ public record Instruction(
 
     /// A setting of a charger, in hundredths.
     private static String volts(double volts) {
-        return String.format(Locale.ROOT, "%.2f\u00a0V", volts);
+        return Quantity.VOLTAGE.text(volts, 2);
     }
 }

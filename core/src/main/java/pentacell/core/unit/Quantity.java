@@ -34,6 +34,14 @@ public enum Quantity {
     DAYS("days", 1),
     /// A share in percent.
     PERCENT("%", 1),
+    /// Mass in kg.
+    MASS("kg", 2),
+    /// A length in mm.
+    LENGTH("mm", 1),
+    /// Time in minutes.
+    MINUTES("min", 0),
+    /// One figure over another.
+    RATIO("", 3),
     /// A bare count.
     COUNT("", 0);
 
@@ -55,6 +63,13 @@ public enum Quantity {
 
     /// The number alone, as it stands in a table column; a dash when it is not finite.
     public String number(double value) {
+        return number(value, digits);
+    }
+
+    /// The number alone with other digits than usual, such as a setting in hundredths.
+    ///
+    /// @param digits behind the point
+    public String number(double value, int digits) {
         if (!Double.isFinite(value)) return "–";
         String text = String.format(Locale.ROOT, "%." + digits + "f", value);
         // "-0" says nothing that "0" does not
@@ -64,8 +79,15 @@ public enum Quantity {
 
     /// The number with its unit.
     public String text(double value) {
+        return text(value, digits);
+    }
+
+    /// The number with its unit and other digits than usual.
+    ///
+    /// @param digits behind the point
+    public String text(double value, int digits) {
         return unit.isEmpty() || !Double.isFinite(value)
-                ? number(value)
-                : number(value) + NO_BREAK_SPACE + unit;
+                ? number(value, digits)
+                : number(value, digits) + NO_BREAK_SPACE + unit;
     }
 }

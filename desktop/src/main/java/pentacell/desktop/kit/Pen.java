@@ -2,6 +2,7 @@ package pentacell.desktop.kit;
 
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import javafx.scene.shape.ArcType;
@@ -129,6 +130,14 @@ public final class Pen {
             graphics.setLineWidth(1.2);
             graphics.strokePolygon(x, y, x.length);
         }
+    }
+
+    /// A stamp with its middle at a point, fitted to pixels: for marks by the thousand.
+    ///
+    /// @param radius as when it was drawn
+    public void stamp(Image stamp, double radius, double x, double y) {
+        double half = Math.ceil(radius);
+        graphics.drawImage(stamp, Math.round(x) - half, Math.round(y) - half, 2 * half, 2 * half);
     }
 
     /// Where a text stands relative to its point.

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import pentacell.core.cell.Catalogue;
@@ -16,6 +18,7 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchFigures;
@@ -55,12 +58,15 @@ final class MatchModel {
             new ReadOnlyObjectWrapper<>(new Search.Idle());
     private final ReadOnlyObjectWrapper<List<TradeOff.Point>> curve =
             new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyIntegerWrapper sorts = new ReadOnlyIntegerWrapper();
+    private Sorted sorted;
     private Job matching = Job.none();
     private Job drawing = Job.none();
 
     MatchModel(Desk desk) {
         this.desk = desk;
-        desk.ledger().stateProperty().subscribe(state -> refresh());
+        sorted = Sorted.of(desk.ledger().state(), desk.ledger().judged(), "");
+        desk.ledger().stateProperty().subscribe(this::sort);
         // a search of another workshop was cancelled, and nothing will be heard of it
         desk.ledger().whileOpen(opened -> search.set(new Search.Idle()), () -> {});
     }
@@ -125,17 +131,59 @@ final class MatchModel {
         refresh();
     }
 
+    /// The stock as it can be matched for the pack in hand.
     MatchableStock stock() {
-        return MatchableStock.of(desk.ledger().state(), desk.ledger().judged(), packName.get());
+        WorkshopState state = desk.ledger().state();
+        if (!sorted.isOf(state, packName.get()))
+            sorted = Sorted.of(state, desk.ledger().judged(), packName.get());
+        return sorted.stock();
     }
 
-    private void refresh() {
-        WorkshopState state = desk.ledger().state();
+    /// Counts how often the stock was sorted anew.
+    ReadOnlyIntegerProperty sortsProperty() {
+        return sorts.getReadOnlyProperty();
+    }
+
+    /// A stock that was sorted, and for what; sorting thousands of cells takes a while.
+    private record Sorted(WorkshopState state, String pack, MatchableStock stock) {
+        static Sorted of(WorkshopState state, JudgedStock judged, String pack) {
+            return new Sorted(state, pack, MatchableStock.of(state, judged, pack));
+        }
+
+        @SuppressWarnings("ReferenceEquality") // states are compared by what they are, not hold
+        boolean isOf(WorkshopState other, String name) {
+            return state == other && pack.equals(name);
+        }
+    }
+
+    /// Sorts the stock of a new state away from the UI thread, then shows what became of the pack.
+    private void sort(WorkshopState state) {
+        keepPackInHand(state);
+        JudgedStock judged = desk.ledger().judged();
+        String pack = packName.get();
+        desk.work()
+                .lane("stock")
+                .run(
+                        () -> Sorted.of(state, judged, pack),
+                        done -> {
+                            if (!done.isOf(desk.ledger().state(), packName.get())) return;
+                            sorted = done;
+                            refresh();
+                            sorts.set(sorts.get() + 1);
+                        });
+    }
+
+    private void keepPackInHand(WorkshopState state) {
         if ((packName.get().isEmpty() || packName.get().equals(NEW_PACK))
                 && !Packs.of(state).all().isEmpty())
             packName.set(
                     List.copyOf(Packs.of(state).all().keySet())
                             .get(Packs.of(state).all().size() - 1));
+    }
+
+    private void refresh() {
+        WorkshopState state = desk.ledger().state();
+        keepPackInHand(state);
         shown.set(Packs.of(state).pack(packName.get()).map(pack -> show(pack, state)));
     }
 

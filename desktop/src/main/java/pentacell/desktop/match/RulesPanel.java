@@ -103,9 +103,9 @@ final class RulesPanel extends VBox {
                     List<String> names = List.copyOf(Packs.of(state).all().keySet());
                     if (!pack.getItems().equals(names)) pack.getItems().setAll(names);
                     pack.setValue(present.isEmpty() ? MatchModel.NEW_PACK : present);
-                    sayStock();
                 });
         model.shownProperty().subscribe(shown -> shown.ifPresent(now -> show(now.pack().rules())));
+        model.sortsProperty().subscribe(count -> sayStock());
         desk.ledger()
                 .stateProperty()
                 .subscribe(state ->

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import pentacell.core.cell.Catalogue;
@@ -16,6 +17,7 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.grade.Grader;
+import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.LotStatistics;
 import pentacell.core.grade.Standing;
 import pentacell.core.state.WorkshopState;
@@ -23,15 +25,16 @@ import pentacell.desktop.frame.Desk;
 
 /// What Stock shows: the cells of the models that are not hidden, and those the brush holds.
 final class StockModel {
-    private final Desk desk;
-    private final ReadOnlyObjectWrapper<Shown> shown =
-            new ReadOnlyObjectWrapper<>(new Shown(List.of(), Set.of(), Set.of()));
+    private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>(Shown.NOTHING);
+    private List<Row> all = List.of();
 
     StockModel(Desk desk) {
-        this.desk = desk;
         desk.ledger()
                 .stateProperty()
-                .subscribe(state -> refresh(shown.get().brushed(), shown.get().hiddenModels()));
+                .subscribe(state -> {
+                    JudgedStock judged = desk.ledger().judged();
+                    desk.work().lane("stock").run(() -> rows(state, judged), this::take);
+                });
     }
 
     /// A cell in stock.
@@ -47,6 +50,8 @@ final class StockModel {
     /// @param brushed the cells the brush holds; empty when there is no brush
     /// @param hiddenModels names of the models that are hidden
     record Shown(List<Row> rows, Set<CellId> brushed, Set<String> hiddenModels) {
+        static final Shown NOTHING = new Shown(List.of(), Set.of(), Set.of());
+
         Shown {
             rows = List.copyOf(rows);
             brushed = Set.copyOf(brushed);
@@ -66,38 +71,46 @@ final class StockModel {
     }
 
     void brush(Set<CellId> cells) {
-        refresh(cells, shown.get().hiddenModels());
+        show(cells, shown.get().hiddenModels());
     }
 
     void toggle(String model) {
         Set<String> hidden = new HashSet<>(shown.get().hiddenModels());
         if (!hidden.remove(model)) hidden.add(model);
-        refresh(Set.of(), hidden);
+        show(Set.of(), hidden);
     }
 
-    private void refresh(Set<CellId> brushed, Set<String> hidden) {
-        WorkshopState state = desk.ledger().state();
-        List<Row> rows = new ArrayList<>();
-        for (CellRecord cell : Cells.of(state).all().values()) {
-            Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
-            Row row =
-                    new Row(
-                            cell,
-                            model,
-                            desk.ledger().judged().standing(cell.id()),
-                            Grader.soh(cell, model));
-            if (!hidden.contains(row.modelName())) rows.add(row);
-        }
-        Set<CellId> present = new HashSet<>(brushed);
-        present.retainAll(Cells.of(state).all().keySet());
+    private static List<Row> rows(WorkshopState state, JudgedStock judged) {
+        return Cells.of(state).all().values().stream()
+                .map(cell -> {
+                    Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
+                    return new Row(
+                            cell, model, judged.standing(cell.id()), Grader.soh(cell, model));
+                })
+                .toList();
+    }
+
+    private void take(List<Row> rows) {
+        all = rows;
+        show(shown.get().brushed(), shown.get().hiddenModels());
+    }
+
+    private void show(Set<CellId> brushed, Set<String> hidden) {
+        List<Row> rows = all.stream().filter(row -> !hidden.contains(row.modelName())).toList();
+        Set<CellId> present =
+                brushed.isEmpty()
+                        ? Set.of()
+                        : all.stream()
+                                .map(row -> row.cell().id())
+                                .filter(brushed::contains)
+                                .collect(Collectors.toSet());
         shown.set(new Shown(rows, present, hidden));
     }
 
     /// All models in stock with how many cells each has, in the order they came.
     Map<String, Integer> models() {
         Map<String, Integer> counts = new LinkedHashMap<>();
-        for (CellRecord cell : Cells.of(desk.ledger().state()).all().values())
-            counts.merge(cell.model().orElse("not known"), 1, Integer::sum);
+        for (Row row : all) counts.merge(row.modelName(), 1, Integer::sum);
         return counts;
     }
 

@@ -21,6 +21,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.RunFact;
 import pentacell.core.measure.InstrumentFigures;
 import pentacell.core.measure.InstrumentFigures.BayFigures;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.WhenShown;
@@ -131,7 +132,23 @@ final class BenchPane extends VBox {
     }
 
     private void show() {
-        InstrumentFigures known = InstrumentFigures.of(desk.ledger().state());
+        WorkshopState state = desk.ledger().state();
+        desk.work()
+                .lane("instrument figures")
+                .run(
+                        () ->
+                                new Known(
+                                        InstrumentFigures.of(state),
+                                        InstrumentFigures.references(state)),
+                        this::show);
+    }
+
+    /// What is known of the bays.
+    ///
+    /// @param references cells that show which bay reads off
+    private record Known(InstrumentFigures figures, List<CellId> references) {}
+
+    private void show(Known known) {
         List<Row> rows =
                 Bench.of(desk.ledger().state()).instruments().values().stream()
                         .flatMap(instrument ->
@@ -145,10 +162,10 @@ final class BenchPane extends VBox {
                                                                 + " / "
                                                                 + Quantity.CURRENT.number(
                                                                         bay.dischargeAmps()),
-                                                        known.of(bay.name()))))
+                                                        known.figures().of(bay.name()))))
                         .toList();
         if (!table.getItems().equals(rows)) table.getItems().setAll(rows);
-        List<CellId> references = InstrumentFigures.references(desk.ledger().state());
+        List<CellId> references = known.references();
         figures.setText(
                 (references.isEmpty()
                                 ? "No reference cell: run one good cell through every bay to see which reads off. "
@@ -159,10 +176,10 @@ final class BenchPane extends VBox {
                                                 .orElse("")
                                         + ". ")
                         + "A capacity repeats within "
-                        + Quantity.PERCENT.text(100 * known.repeatability())
-                        + (known.repeats() == 0
+                        + Quantity.PERCENT.text(100 * known.figures().repeatability())
+                        + (known.figures().repeats() == 0
                                 ? " (common practice, until there are repeats)."
-                                : " (from %d repeats).".formatted(known.repeats())));
+                                : " (from %d repeats).".formatted(known.figures().repeats())));
         settings.show();
     }
 

@@ -7,10 +7,15 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.TimeoutException;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
 import pentacell.core.Chapters;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
@@ -28,18 +33,28 @@ final class StockModelTest {
     private final Desk desk = new Desk(Clock.systemUTC(), Settings.forNow(), Chapters.ALL);
     private final StockModel model = new StockModel(desk);
 
+    @BeforeAll
+    static void startTheToolkit() throws TimeoutException {
+        FxToolkit.registerPrimaryStage();
+    }
+
+    private static void onUi(Runnable action) {
+        WaitForAsyncUtils.waitForAsyncFx(10_000, action);
+    }
+
     @BeforeEach
     void openTheDemo() throws Exception {
         if (Logbook.open(folder.resolve("demo.pentacell"), Clock.systemUTC())
                 instanceof Opening.Opened opened) {
             opened.logbook().logAll(TarnHollow.journal());
-            desk.put(Arrival.Ready.of(opened.logbook()));
+            onUi(() -> desk.put(Arrival.Ready.of(opened.logbook())));
+            Awaitility.await().until(() -> !model.shownProperty().get().rows().isEmpty());
         }
     }
 
     @AfterEach
     void closeIt() {
-        desk.close();
+        onUi(desk::close);
     }
 
     @Test
@@ -63,21 +78,21 @@ final class StockModelTest {
     void aBrushNarrowsTheRowsAndHasFiguresOfItsOwn() {
         Set<CellId> held =
                 Set.of(new CellId("HB01-01"), new CellId("HB01-02"), new CellId("not-there"));
-        model.brush(held);
+        onUi(() -> model.brush(held));
         assertEquals(2, model.shownProperty().get().inBrush().size());
         Figures brushed = StockModel.figures(model.shownProperty().get()).get(0);
         assertEquals("Brushed", brushed.name());
         assertEquals(2, brushed.capacity().count());
-        model.brush(Set.of());
+        onUi(() -> model.brush(Set.of()));
         assertEquals(181, model.shownProperty().get().inBrush().size());
     }
 
     @Test
     void aHiddenModelIsGoneUntilItIsShownAgain() {
-        model.toggle("Bramfer BF26-L");
+        onUi(() -> model.toggle("Bramfer BF26-L"));
         assertEquals(157, model.shownProperty().get().rows().size());
         assertTrue(model.models().containsKey("Bramfer BF26-L"), "it can be asked back");
-        model.toggle("Bramfer BF26-L");
+        onUi(() -> model.toggle("Bramfer BF26-L"));
         assertEquals(181, model.shownProperty().get().rows().size());
     }
 

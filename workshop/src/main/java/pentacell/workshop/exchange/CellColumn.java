@@ -1,8 +1,6 @@
 package pentacell.workshop.exchange;
 
-import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -74,17 +72,13 @@ public record CellColumn(String header, Role role, double factor) {
     /// Takes a header for what its words and unit say, such as `Voltage / V`, `voltage_v`, `mV`,
     /// `IR (mΩ)`.
     static CellColumn of(String header) {
-        Set<String> words = new TreeSet<>(words(header));
+        Set<String> words = new TreeSet<>(Headers.words(header));
         // voltageMv and cellId are two words each, but mAh, mOhm and mV are one
-        words.addAll(words(header.replaceAll("(?<=[a-z]{2})(?=[A-Z])", " ")));
+        words.addAll(Headers.words(header.replaceAll("(?<=[a-z]{2})(?=[A-Z])", " ")));
         for (Known known : KNOWN)
             if (words.stream().anyMatch(known.words()::contains))
                 return new CellColumn(header, known.role(), factor(known.role(), words));
         return new CellColumn(header, Role.NOT_TAKEN, 1);
-    }
-
-    private static List<String> words(String header) {
-        return Arrays.asList(header.strip().toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+"));
     }
 
     private static double factor(Role role, Set<String> words) {

@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.unit.Limit;
 import pentacell.core.unit.NumberText;
 import pentacell.workshop.exchange.CellColumn.Role;
 import pentacell.workshop.exchange.CellTable.Problem;
@@ -135,25 +136,10 @@ public final class CellCsv {
     private void takeLine(CsvRecord record) {
         Line line = new Line(record);
         Optional<CellId> id = line.id();
-        OptionalDouble volts = line.number(Role.VOLTAGE, -10, 10, "a voltage from −10 to 10 V");
-        OptionalDouble milliohms =
-                line.number(
-                        Role.RESISTANCE,
-                        Double.MIN_VALUE,
-                        10_000,
-                        "a resistance above 0 and up to 10000 mΩ");
-        OptionalDouble capacity =
-                line.number(
-                        Role.CAPACITY,
-                        Double.MIN_VALUE,
-                        100_000,
-                        "a capacity above 0 and up to 100000 mAh");
-        OptionalDouble rated =
-                line.number(
-                        Role.RATED,
-                        Double.MIN_VALUE,
-                        100_000,
-                        "a rating above 0 and up to 100000 mAh");
+        OptionalDouble volts = line.number(Role.VOLTAGE, Limit.VOLTAGE);
+        OptionalDouble milliohms = line.number(Role.RESISTANCE, Limit.RESISTANCE);
+        OptionalDouble capacity = line.number(Role.CAPACITY, Limit.CAPACITY);
+        OptionalDouble rated = line.number(Role.RATED, Limit.CAPACITY);
         Optional<Chemistry> chemistry = line.chemistry();
         if (line.isBad || id.isEmpty()) return;
         Long before = lineOf.putIfAbsent(id.get(), record.getStartingLineNumber());
@@ -206,17 +192,20 @@ public final class CellCsv {
             return Optional.empty();
         }
 
-        OptionalDouble number(Role role, double least, double greatest, String expected) {
+        OptionalDouble number(Role role, Limit limit) {
             Optional<String> text = text(role);
             if (text.isEmpty()) return OptionalDouble.empty();
             OptionalDouble number = NumberText.parse(text.get());
             if (number.isEmpty()) {
-                bad(role, text.get(), NumberText.whyNot(text.get()) + ", expected " + expected);
+                bad(
+                        role,
+                        text.get(),
+                        NumberText.whyNot(text.get()) + ", expected " + limit.expected());
                 return number;
             }
             double value = number.getAsDouble() * column(role).factor();
-            if (value >= least && value <= greatest) return OptionalDouble.of(value);
-            bad(role, text.get(), "cannot be, expected " + expected);
+            if (limit.holds(value)) return OptionalDouble.of(value);
+            bad(role, text.get(), "cannot be, expected " + limit.expected());
             return OptionalDouble.empty();
         }
 

@@ -1,7 +1,6 @@
 package pentacell.workshop.exchange;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /// Which column of an instrument's log holds what, and in which unit.
@@ -43,7 +42,7 @@ record LogColumns(
         int amps = -1;
         int celsius = -1;
         for (int i = 0; i < fields.size(); i++) {
-            String name = plain(fields.get(i));
+            String name = Headers.plain(fields.get(i));
             String first = name.contains("_") ? name.substring(0, name.indexOf('_')) : name;
             if (celsius < 0 && isOneOf(name, first, CELSIUS)) celsius = i;
             else if (time < 0 && isTime(name, first)) time = i;
@@ -54,11 +53,11 @@ record LogColumns(
             return Optional.of(
                     new LogColumns(
                             time,
-                            timeFactor(plain(fields.get(time))),
+                            timeFactor(Headers.plain(fields.get(time))),
                             volts,
-                            factor(plain(fields.get(volts)), "v", "volt", "volts"),
+                            factor(Headers.plain(fields.get(volts)), "v", "volt", "volts"),
                             amps,
-                            factor(plain(fields.get(amps)), "a", "amp", "amps", "ampere"),
+                            factor(Headers.plain(fields.get(amps)), "a", "amp", "amps", "ampere"),
                             celsius,
                             true));
         boolean isNumbers =
@@ -70,13 +69,6 @@ record LogColumns(
                 ? Optional.of(
                         fields.size() > 3 ? PLAIN : new LogColumns(0, 1, 1, 0, 2, 0, -1, false))
                 : Optional.empty();
-    }
-
-    private static String plain(String header) {
-        return header.strip()
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "_")
-                .replaceAll("^_|_$", "");
     }
 
     private static boolean isOneOf(String name, String first, List<String> words) {

@@ -11,7 +11,6 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.unit.NumberText;
@@ -92,7 +91,7 @@ final class NamedTable {
         /// The text of a column, found by the first of its names that is there.
         Optional<String> text(String... names) {
             for (String header : record.getHeader()) {
-                String plain = plain(header);
+                String plain = Headers.plain(header);
                 for (String name : names)
                     if (plain.equals(name))
                         return record.findField(header)
@@ -100,13 +99,6 @@ final class NamedTable {
                                 .filter(text -> !text.isEmpty());
             }
             return Optional.empty();
-        }
-
-        private static String plain(String header) {
-            return header.strip()
-                    .toLowerCase(Locale.ROOT)
-                    .replaceAll("[^\\p{L}\\p{N}]+", "_")
-                    .replaceAll("_$", "");
         }
 
         String required(String expected, String... names) throws BadLine {

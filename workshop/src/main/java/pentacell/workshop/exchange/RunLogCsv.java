@@ -120,19 +120,9 @@ public final class RunLogCsv {
         return reader;
     }
 
-    /// Semicolon or tab when the first lines have any, else comma: a comma may be a decimal mark.
     private static char separator(Path file) throws IOException {
         try (BufferedReader reader = Files.newBufferedReader(file, StandardCharsets.ISO_8859_1)) {
-            int semicolons = 0;
-            int tabs = 0;
-            for (int i = 0; i < MOST_PREAMBLE; i++) {
-                String line = reader.readLine();
-                if (line == null) break;
-                if (line.indexOf(';') >= 0) semicolons++;
-                if (line.indexOf('\t') >= 0) tabs++;
-            }
-            if (semicolons == 0 && tabs == 0) return ',';
-            return semicolons >= tabs ? ';' : '\t';
+            return Separator.of(reader.lines().limit(MOST_PREAMBLE).toList());
         }
     }
 

@@ -15,6 +15,7 @@ import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.List;
 
 /// A text file of unknown encoding: UTF-8 when it is that without fault, else Windows-1252. Read as
 /// a stream, whatever its size.
@@ -89,19 +90,9 @@ final class TextFile {
         return sha256;
     }
 
-    /// Semicolon, tab or comma: whichever the first line has most of, outside of quotes.
+    /// What separates its fields.
     char separator() {
-        String unquoted = firstLine.replaceAll("\"[^\"]*\"", "");
-        char best = ',';
-        long most = 0;
-        for (char candidate : new char[] {';', '\t', ','}) {
-            long count = unquoted.chars().filter(c -> c == candidate).count();
-            if (count > most) {
-                most = count;
-                best = candidate;
-            }
-        }
-        return best;
+        return Separator.of(List.of(firstLine));
     }
 
     static MessageDigest sha256() {

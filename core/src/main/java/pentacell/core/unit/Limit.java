@@ -1,0 +1,67 @@
+package pentacell.core.unit;
+
+/// What a reading of one cell can be at all, in the one place that everybody asks: what lies
+/// outside was mistyped or misread.
+public enum Limit {
+    /// Voltage in V, −10 to 10: a reversed reading is a fact as well.
+    VOLTAGE(-10, 10, "a cell reads −10 to 10 V", "a voltage from −10 to 10 V"),
+    /// Internal resistance in mΩ, above 0 and at most 10000.
+    RESISTANCE(
+            Double.MIN_VALUE,
+            10_000,
+            "a resistance is above 0 and at most 10000 mΩ",
+            "a resistance above 0 and up to 10000 mΩ"),
+    /// Capacity in mAh, above 0 and at most 100000.
+    CAPACITY(
+            Double.MIN_VALUE,
+            100_000,
+            "a capacity is above 0 and at most 100000 mAh",
+            "a capacity above 0 and up to 100000 mAh"),
+    /// Current in A, above 0 and under 1000.
+    CURRENT(
+            Double.MIN_VALUE,
+            Math.nextDown(1000),
+            "a current is above 0 and under 1000 A",
+            "a current above 0 and under 1000 A"),
+    /// Temperature of a can in °C, above −40 and under 80.
+    TEMPERATURE(
+            Math.nextUp(-40),
+            Math.nextDown(80),
+            "a cell is tested above −40 and under 80 °C",
+            "a temperature above −40 and under 80 °C");
+
+    private final double least;
+    private final double most;
+    private final String sentence;
+    private final String expected;
+
+    Limit(double least, double most, String sentence, String expected) {
+        this.least = least;
+        this.most = most;
+        this.sentence = sentence;
+        this.expected = expected;
+    }
+
+    /// Whether a value can be; not a number never can.
+    public boolean holds(double value) {
+        return value >= least && value <= most;
+    }
+
+    /// What can be, as a sentence without its stop.
+    public String sentence() {
+        return sentence;
+    }
+
+    /// What can be, as one would ask for it.
+    public String expected() {
+        return expected;
+    }
+
+    /// Passes a value on that can be.
+    ///
+    /// @throws IllegalArgumentException when it cannot
+    public double checked(double value) {
+        if (!holds(value)) throw new IllegalArgumentException(sentence + ", was " + value);
+        return value;
+    }
+}
