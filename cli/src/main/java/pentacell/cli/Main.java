@@ -44,6 +44,11 @@ public final class Main implements Runnable {
                 DemoCommand.open();
                 return true;
             }
+            // what a file manager says
+            if (arguments.length == 1 && arguments[0].endsWith(".pentacell")) {
+                OpenCommand.open(Optional.of(Path.of(arguments[0])));
+                return true;
+            }
             if (arguments.length == 2
                     && arguments[0].equals("open")
                     && !arguments[1].startsWith("-")) {

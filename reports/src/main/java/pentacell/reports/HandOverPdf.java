@@ -79,9 +79,9 @@ public final class HandOverPdf {
                 76,
                 String.format(
                         Locale.ROOT,
-                        "%d cells · about %.2f kg · %d damaged · %s · to: %s",
+                        "%d cells · about %s · %d damaged · %s · to: %s",
                         box.items().size(),
-                        box.grams() / 1000,
+                        Quantity.MASS.text(box.grams() / 1000),
                         box.damaged(),
                         date,
                         to.isEmpty() ? "______________________" : to));

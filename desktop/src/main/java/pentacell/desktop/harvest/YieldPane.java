@@ -4,12 +4,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.function.Function;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -22,9 +20,11 @@ import pentacell.core.donor.Purchases;
 import pentacell.core.harvest.HarvestYield;
 import pentacell.core.harvest.HarvestYield.By;
 import pentacell.core.unit.NumberText;
+import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.Columns;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.WhenShown;
@@ -119,21 +119,15 @@ final class YieldPane extends VBox {
     }
 
     private void text(String title, double width, Function<HarvestYield, String> value) {
-        TableColumn<HarvestYield, String> column = new TableColumn<>(title);
-        column.setPrefWidth(width);
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
-        table.getColumns().add(column);
+        table.getColumns().add(Columns.of(title, width, value));
     }
 
     private void number(String title, double width, Function<HarvestYield, String> value) {
-        text(title, width, value);
-        table.getColumns().getLast().getStyleClass().add("number");
+        table.getColumns().add(Columns.number(title, width, value));
     }
 
     private static String amount(OptionalDouble value, int digits) {
-        return value.isEmpty()
-                ? ""
-                : String.format(Locale.ROOT, "%." + digits + "f", value.getAsDouble());
+        return value.isEmpty() ? "" : Quantity.COUNT.number(value.getAsDouble(), digits);
     }
 
     private void show() {
@@ -146,9 +140,10 @@ final class YieldPane extends VBox {
                 .newCell()
                 .ifPresent(priced -> {
                     newPrice.setPromptText(
-                            "%.2f %s"
-                                    .formatted(priced.price().amount(), priced.price().currency()));
-                    newWattHours.setPromptText("%.1f Wh".formatted(priced.wattHours()));
+                            Quantity.COUNT.number(priced.price().amount(), 2)
+                                    + " "
+                                    + priced.price().currency());
+                    newWattHours.setPromptText(Quantity.ENERGY.text(priced.wattHours()));
                 });
     }
 

@@ -1,10 +1,10 @@
 package pentacell.desktop.harvest;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import pentacell.core.donor.PurchaseFact;
 import pentacell.core.harvest.HarvestYield;
+import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface.Hue;
@@ -74,11 +74,9 @@ final class YieldPlot {
                     Anchor.LEFT,
                     left + bar + 0.4 * em,
                     y + step / 2,
-                    String.format(
-                            Locale.ROOT,
-                            "%.3f %s",
-                            each.pricePerGoodWattHour().orElse(0),
-                            each.currency()));
+                    Quantity.COUNT.number(each.pricePerGoodWattHour().orElse(0), 3)
+                            + " "
+                            + each.currency());
             pen.text(
                     Hue.INK,
                     0.95,
@@ -101,11 +99,10 @@ final class YieldPlot {
                     Anchor.RIGHT,
                     x - 0.3 * em,
                     0.8 * em,
-                    String.format(
-                            Locale.ROOT,
-                            "new %.3f %s",
-                            newWattHour,
-                            newCell.map(each -> each.price().currency()).orElse("")));
+                    "new "
+                            + Quantity.COUNT.number(newWattHour, 3)
+                            + " "
+                            + newCell.map(each -> each.price().currency()).orElse(""));
         }
     }
 

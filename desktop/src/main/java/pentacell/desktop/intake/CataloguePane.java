@@ -4,10 +4,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -19,6 +17,7 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.Columns;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.workshop.exchange.CellTable.Problem;
 import pentacell.workshop.exchange.ModelCsv;
@@ -44,11 +43,11 @@ final class CataloguePane extends VBox {
                 "Format",
                 180,
                 model ->
-                        "%s, %.0f × %.1f mm"
-                                .formatted(
-                                        model.format().code(),
-                                        model.format().diameterMillimetres(),
-                                        model.format().lengthMillimetres()));
+                        model.format().code()
+                                + ", "
+                                + Quantity.LENGTH.number(model.format().diameterMillimetres(), 0)
+                                + " × "
+                                + Quantity.LENGTH.text(model.format().lengthMillimetres()));
         column("Chemistry", 120, model -> model.chemistry().words());
         number("Rated mAh", model -> Quantity.CAPACITY.number(model.ratedMinimumMilliampHours()));
         number("Charge V", model -> Quantity.VOLTAGE.number(model.limits().chargeVolts()));
@@ -79,15 +78,11 @@ final class CataloguePane extends VBox {
 
     private void column(
             String title, double width, java.util.function.Function<CellModel, String> value) {
-        TableColumn<CellModel, String> column = new TableColumn<>(title);
-        column.setPrefWidth(width);
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
-        table.getColumns().add(column);
+        table.getColumns().add(Columns.of(title, width, value));
     }
 
     private void number(String title, java.util.function.Function<CellModel, String> value) {
-        column(title, 78, value);
-        table.getColumns().getLast().getStyleClass().add("number");
+        table.getColumns().add(Columns.number(title, 78, value));
     }
 
     private void importCsv() {

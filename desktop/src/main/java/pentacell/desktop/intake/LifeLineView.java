@@ -163,14 +163,18 @@ final class LifeLineView extends VBox {
             case CellFact.CapacityMeasured measured ->
                     Quantity.CAPACITY.text(measured.milliampHours())
                             + (measured.conditions().dischargeAmps().isPresent()
-                                    ? " at %.1f A to %.2f V"
-                                            .formatted(
+                                    ? " at "
+                                            + Quantity.CURRENT.text(
                                                     measured.conditions()
                                                             .dischargeAmps()
                                                             .getAsDouble(),
+                                                    1)
+                                            + " to "
+                                            + Quantity.VOLTAGE.text(
                                                     measured.conditions()
                                                             .endVolts()
-                                                            .orElse(Double.NaN))
+                                                            .orElse(Double.NaN),
+                                                    2)
                                     : "");
             case CellFact.CellNamed named ->
                     "named"

@@ -2,14 +2,13 @@ package pentacell.desktop.intake;
 
 import java.util.List;
 import java.util.function.Function;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.CellId;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.Columns;
 
 /// A list of cells with what there is to say of each; a line selects its cell.
 final class ListPane<T> {
@@ -28,16 +27,12 @@ final class ListPane<T> {
     }
 
     ListPane<T> column(String title, double width, Function<T, String> value) {
-        TableColumn<T, String> column = new TableColumn<>(title);
-        column.setPrefWidth(width);
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
-        table.getColumns().add(column);
+        table.getColumns().add(Columns.of(title, width, value));
         return this;
     }
 
     ListPane<T> number(String title, double width, Function<T, String> value) {
-        column(title, width, value);
-        table.getColumns().getLast().getStyleClass().add("number");
+        table.getColumns().add(Columns.number(title, width, value));
         return this;
     }
 

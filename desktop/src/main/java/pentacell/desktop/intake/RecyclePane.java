@@ -85,11 +85,11 @@ final class RecyclePane extends VBox {
     private void show() {
         box = RecycleBox.of(desk.ledger().state());
         summary.setText(
-                "%d %s, about %.2f kg%s"
+                "%d %s, about %s%s"
                         .formatted(
                                 box.items().size(),
                                 box.items().size() == 1 ? "cell" : "cells",
-                                box.grams() / 1000,
+                                Quantity.MASS.text(box.grams() / 1000),
                                 box.damaged() > 0 ? ", " + box.damaged() + " damaged" : ""));
         list.show(box.items());
     }

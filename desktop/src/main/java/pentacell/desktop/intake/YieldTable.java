@@ -3,7 +3,6 @@ package pentacell.desktop.intake;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
@@ -12,6 +11,7 @@ import pentacell.core.donor.Donors;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
 import pentacell.core.state.WorkshopState;
+import pentacell.desktop.kit.Columns;
 
 /// The running yield: how many cells of each donor were logged, are fit, wait, are out.
 final class YieldTable {
@@ -24,7 +24,7 @@ final class YieldTable {
         TableView<Yield> table = new TableView<>();
         table.setId("yield");
         table.setPlaceholder(new Label("No donor yet: Add donor begins one."));
-        table.getColumns().add(column("Donor", 64, yield -> yield.donor().code()));
+        table.getColumns().add(Columns.of("Donor", 64, yield -> yield.donor().code()));
         table.getColumns().add(number("Cells", Yield::cells));
         table.getColumns().add(number("Fit", Yield::fit));
         table.getColumns().add(number("Wait", Yield::waiting));
@@ -33,20 +33,9 @@ final class YieldTable {
         return table;
     }
 
-    private static TableColumn<Yield, Object> column(
-            String title, double width, java.util.function.Function<Yield, Object> value) {
-        TableColumn<Yield, Object> column = new TableColumn<>(title);
-        column.setPrefWidth(width);
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
-        return column;
-    }
-
     private static TableColumn<Yield, Object> number(
             String title, java.util.function.Function<Yield, Integer> value) {
-        TableColumn<Yield, Object> column =
-                column(title, 46, row -> value.apply(row) == 0 ? "" : value.apply(row));
-        column.getStyleClass().add("number");
-        return column;
+        return Columns.number(title, 46, row -> value.apply(row) == 0 ? "" : value.apply(row));
     }
 
     static List<Yield> of(WorkshopState state, JudgedStock judged) {

@@ -46,7 +46,7 @@ final class FiguresRow extends FlowPane {
         MatchFigures figures = shown.get().figures();
         usable.setText(Quantity.CAPACITY.number(figures.usableMilliampHours()));
         spread.setText(Quantity.CAPACITY.number(figures.spreadMilliampHours()));
-        share.setText("%.2f".formatted(figures.spreadPercent()));
+        share.setText(Quantity.PERCENT.number(figures.spreadPercent(), 2));
         resistance.setText(hundredths(figures.resistanceSpreadPercent()));
         irSpread.setText(
                 Quantity.RESISTANCE.number(figures.worstIrSpreadMilliohms().orElse(Double.NaN)));
@@ -54,6 +54,6 @@ final class FiguresRow extends FlowPane {
     }
 
     private static String hundredths(OptionalDouble value) {
-        return value.isPresent() ? "%.2f".formatted(value.getAsDouble()) : "–";
+        return Quantity.PERCENT.number(value.orElse(Double.NaN), 2);
     }
 }

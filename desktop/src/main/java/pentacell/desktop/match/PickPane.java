@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -31,6 +30,7 @@ import pentacell.core.pack.PackFact;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.kit.Columns;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.match.MatchModel.Shown;
 import pentacell.reports.Paper;
@@ -139,11 +139,8 @@ final class PickPane extends VBox {
 
     private TableColumn<PickLine, String> column(
             String title, double width, Function<PickLine, String> value) {
-        TableColumn<PickLine, String> column = new TableColumn<>(title);
-        column.setPrefWidth(width);
+        TableColumn<PickLine, String> column = Columns.of(title, width, value);
         column.setSortable(false);
-        column.setCellValueFactory(
-                line -> new ReadOnlyObjectWrapper<>(value.apply(line.getValue())));
         table.getColumns().add(column);
         return column;
     }

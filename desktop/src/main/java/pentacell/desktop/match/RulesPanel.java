@@ -140,7 +140,9 @@ final class RulesPanel extends VBox {
     private void sayNeeded() {
         OptionalDouble cells = fields.cells();
         match.setText(
-                cells.isPresent() ? "Match %.0f cells".formatted(cells.getAsDouble()) : "Match");
+                cells.isPresent()
+                        ? "Match %s cells".formatted(Quantity.COUNT.number(cells.getAsDouble()))
+                        : "Match");
     }
 
     private void sayStock() {

@@ -8,6 +8,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchFigures.GroupFigures;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.kit.Axis;
 import pentacell.desktop.kit.CellMark;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
@@ -122,23 +123,8 @@ final class SkylinePainter {
                         .max()
                         .orElse(1);
         Scale scale = new Scale(0, most, bottom, top);
-        for (double tick : scale.ticks(5)) {
-            pen.line(
-                    Hue.RULE,
-                    1,
-                    left - 4,
-                    scale.pixel(tick),
-                    left + column * shown.groups().size(),
-                    scale.pixel(tick));
-            pen.text(
-                    Hue.SECOND,
-                    0.85,
-                    false,
-                    Anchor.RIGHT,
-                    left - 6,
-                    scale.pixel(tick),
-                    Quantity.CAPACITY.number(tick));
-        }
+        new Axis(scale, 5, Hue.RULE, 0.85)
+                .upright(pen, left - 4, left + column * shown.groups().size(), 2);
         for (int group = 0; group < shown.groups().size(); group++) {
             double x = left + group * column;
             double sum = 0;
@@ -224,17 +210,7 @@ final class SkylinePainter {
         Scale scale = Scale.around(low, high, 0.08, top + height, top);
         OptionalDouble limit = shown.pack().rules().maxIrSpreadMilliohms();
         pen.fill(Hue.SHEET, 1, left, top, width - left, height);
-        for (double tick : scale.ticks(3)) {
-            pen.line(Hue.RULE, 1, left, scale.pixel(tick), width, scale.pixel(tick));
-            pen.text(
-                    Hue.SECOND,
-                    0.85,
-                    false,
-                    Anchor.RIGHT,
-                    left - 6,
-                    scale.pixel(tick),
-                    Quantity.CAPACITY.number(tick));
-        }
+        new Axis(scale, 3, Hue.RULE, 0.85).upright(pen, left, width, 6);
         for (int group = 0; group < shown.groups().size(); group++) {
             double middle = left + (group + 0.5) * column;
             List<Candidate> cells = shown.groups().get(group);

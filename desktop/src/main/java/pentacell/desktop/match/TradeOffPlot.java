@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.function.DoubleConsumer;
 import javafx.scene.layout.StackPane;
 import pentacell.core.match.TradeOff;
-import pentacell.core.unit.Quantity;
+import pentacell.desktop.kit.Axis;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface;
@@ -71,26 +71,8 @@ final class TradeOffPlot extends StackPane {
         Scale y = Scale.around(usable.getMin(), usable.getMax(), 0.12, bottom, 0.6 * em);
         across = Optional.of(x);
         pen.fill(Hue.SHEET, 1, left, 0, width - left, bottom);
-        for (double tick : y.ticks(4)) {
-            pen.line(Hue.RULE, 1, left, y.pixel(tick), width, y.pixel(tick));
-            pen.text(
-                    Hue.SECOND,
-                    0.8,
-                    false,
-                    Anchor.RIGHT,
-                    left - 4,
-                    y.pixel(tick),
-                    Quantity.CAPACITY.number(tick));
-        }
-        for (double tick : x.ticks(4))
-            pen.text(
-                    Hue.SECOND,
-                    0.8,
-                    false,
-                    Anchor.CENTRE,
-                    x.pixel(tick),
-                    bottom + 0.8 * em,
-                    Quantity.CAPACITY.number(tick));
+        new Axis(y, 4, Hue.RULE, 0.8).upright(pen, left, width, 4);
+        new Axis(x, 4, Hue.RULE, 0.8).level(pen, bottom, bottom, bottom + 0.8 * em);
         pen.text(
                 Hue.SECOND,
                 0.8,

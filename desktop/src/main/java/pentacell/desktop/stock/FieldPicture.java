@@ -15,7 +15,7 @@ import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Histogram;
 import pentacell.core.grade.Scatter;
 import pentacell.core.grade.Standing;
-import pentacell.core.unit.Quantity;
+import pentacell.desktop.kit.Axis;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface;
@@ -160,30 +160,9 @@ record FieldPicture(
         double em = pen.em();
         double bottom = field.y().first();
         double left = field.x().first();
-        for (double tick : field.x().ticks(8)) {
-            double x = field.x().pixel(tick);
-            pen.line(Hue.GROUND, 1, x, field.y().last(), x, bottom);
-            pen.text(
-                    Hue.SECOND,
-                    0.9,
-                    false,
-                    Anchor.CENTRE,
-                    x,
-                    bottom + 0.8 * em,
-                    Quantity.CAPACITY.number(tick));
-        }
-        for (double tick : field.y().ticks(6)) {
-            double y = field.y().pixel(tick);
-            pen.line(Hue.GROUND, 1, left, y, field.x().last(), y);
-            pen.text(
-                    Hue.SECOND,
-                    0.9,
-                    false,
-                    Anchor.RIGHT,
-                    left - 0.5 * em,
-                    y,
-                    Quantity.CAPACITY.number(tick));
-        }
+        new Axis(field.x(), 8, Hue.GROUND, 0.9)
+                .level(pen, field.y().last(), bottom, bottom + 0.8 * em);
+        new Axis(field.y(), 6, Hue.GROUND, 0.9).upright(pen, left, field.x().last(), 0.5 * em);
         pen.text(
                 Hue.SECOND,
                 0.9,

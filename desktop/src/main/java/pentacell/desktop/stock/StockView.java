@@ -3,16 +3,12 @@ package pentacell.desktop.stock;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Function;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.css.PseudoClass;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
-import javafx.scene.control.TableCell;
-import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
@@ -21,6 +17,7 @@ import javafx.scene.layout.Priority;
 import pentacell.core.cell.CellId;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.Columns;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
 import pentacell.desktop.stock.StockModel.Figures;
@@ -129,26 +126,35 @@ final class StockView {
         table.setId("stock-table");
         table.setPlaceholder(
                 new Label("No cell to show. Log cells at Intake, or drop the brush with Esc."));
-        TableColumn<Row, CellId> id = new TableColumn<>("Cell");
-        id.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue().cell().id()));
-        id.setPrefWidth(68);
-        table.getColumns().add(id);
-        table.getColumns().add(text("Model", 96, Row::modelName));
-        table.getColumns()
-                .add(text("Place", 66, row -> row.cell().place().map(Object::toString).orElse("")));
-        table.getColumns().add(number("V", Quantity.VOLTAGE, row -> row.cell().volts()));
-        table.getColumns().add(number("mAh", Quantity.CAPACITY, row -> row.cell().milliampHours()));
+        table.getColumns().add(Columns.of("Cell", 68, row -> row.cell().id()));
+        table.getColumns().add(Columns.of("Model", 96, Row::modelName));
         table.getColumns()
                 .add(
-                        number(
+                        Columns.of(
+                                "Place",
+                                66,
+                                row -> row.cell().place().map(Object::toString).orElse("")));
+        table.getColumns()
+                .add(Columns.measured("V", 50, Quantity.VOLTAGE, row -> row.cell().volts()));
+        table.getColumns()
+                .add(
+                        Columns.measured(
+                                "mAh", 50, Quantity.CAPACITY, row -> row.cell().milliampHours()));
+        table.getColumns()
+                .add(
+                        Columns.measured(
                                 "SoH %",
+                                50,
                                 Quantity.PERCENT,
                                 row ->
                                         row.soh().isPresent()
                                                 ? OptionalDouble.of(100 * row.soh().getAsDouble())
                                                 : row.soh()));
-        table.getColumns().add(number("mΩ", Quantity.RESISTANCE, row -> row.cell().milliohms()));
-        table.getColumns().add(text("Standing", 80, row -> row.standing().words()));
+        table.getColumns()
+                .add(
+                        Columns.measured(
+                                "mΩ", 50, Quantity.RESISTANCE, row -> row.cell().milliohms()));
+        table.getColumns().add(Columns.of("Standing", 80, row -> row.standing().words()));
         table.getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(row -> {
@@ -159,23 +165,22 @@ final class StockView {
     private void figures() {
         figures.setId("stock-figures");
         figures.setPlaceholder(new Label("No figures yet."));
-        TableColumn<Figures, String> name = new TableColumn<>("Model");
-        name.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue().name()));
-        name.setPrefWidth(102);
-        figures.getColumns().add(name);
+        figures.getColumns().add(Columns.of("Model", 102, Figures::name));
         figures.getColumns()
-                .add(figure("n", 34, row -> Quantity.COUNT.number(row.capacity().count())));
+                .add(Columns.number("n", 34, row -> Quantity.COUNT.number(row.capacity().count())));
         figures.getColumns()
                 .add(
-                        figure(
+                        Columns.number(
                                 "mean mAh",
                                 66,
                                 row -> Quantity.CAPACITY.number(row.capacity().mean())));
         figures.getColumns()
-                .add(figure("σ", 44, row -> Quantity.CAPACITY.number(row.capacity().sigma())));
+                .add(
+                        Columns.number(
+                                "σ", 44, row -> Quantity.CAPACITY.number(row.capacity().sigma())));
         figures.getColumns()
                 .add(
-                        figure(
+                        Columns.number(
                                 "min–max",
                                 86,
                                 row ->
@@ -183,44 +188,8 @@ final class StockView {
                                                 + "–"
                                                 + Quantity.CAPACITY.number(
                                                         row.capacity().greatest())));
+        figures.getColumns().forEach(column -> column.setSortable(false));
         figures.setPrefWidth(336);
         figures.setMinWidth(336);
-    }
-
-    private static TableColumn<Row, String> text(
-            String title, double width, Function<Row, String> value) {
-        TableColumn<Row, String> column = new TableColumn<>(title);
-        column.setPrefWidth(width);
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
-        return column;
-    }
-
-    /// A column that sorts by value and shows the instrument's digits.
-    private static TableColumn<Row, Double> number(
-            String title, Quantity quantity, Function<Row, OptionalDouble> value) {
-        TableColumn<Row, Double> column = new TableColumn<>(title);
-        column.setPrefWidth(50);
-        column.getStyleClass().add("number");
-        column.setCellValueFactory(
-                row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue()).orElse(Double.NaN)));
-        column.setCellFactory(made ->
-                new TableCell<>() {
-                    @Override
-                    protected void updateItem(Double item, boolean empty) {
-                        super.updateItem(item, empty);
-                        setText(empty || item == null || item.isNaN() ? "" : quantity.number(item));
-                    }
-                });
-        return column;
-    }
-
-    private static TableColumn<Figures, String> figure(
-            String title, double width, Function<Figures, String> value) {
-        TableColumn<Figures, String> column = new TableColumn<>(title);
-        column.setPrefWidth(width);
-        column.setSortable(false);
-        column.getStyleClass().add("number");
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
-        return column;
     }
 }

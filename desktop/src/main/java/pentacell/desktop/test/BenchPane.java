@@ -1,13 +1,10 @@
 package pentacell.desktop.test;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
@@ -24,6 +21,7 @@ import pentacell.core.measure.InstrumentFigures.BayFigures;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.Columns;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.instruments.bench.LinkState;
 import pentacell.instruments.simulated.StandIn;
@@ -87,7 +85,7 @@ final class BenchPane extends VBox {
                 row ->
                         row.figures().runs() == 0
                                 ? "–"
-                                : String.format(Locale.ROOT, "%.3f", row.figures().gain()));
+                                : Quantity.RATIO.number(row.figures().gain()));
         column(
                 "Contact mΩ",
                 80,
@@ -125,10 +123,7 @@ final class BenchPane extends VBox {
     }
 
     private void column(String title, double width, Function<Row, String> value) {
-        TableColumn<Row, String> column = new TableColumn<>(title);
-        column.setPrefWidth(width);
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
-        table.getColumns().add(column);
+        table.getColumns().add(Columns.of(title, width, value));
     }
 
     private void show() {

@@ -15,6 +15,7 @@ import pentacell.core.school.SchoolFact;
 import pentacell.core.school.Schools;
 import pentacell.core.school.TestSchool;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.SchoolChooser;
 
 /// How the bench is run: clock of the stand-ins, standard conditions, hours somebody is there, the
 /// folder logs come into.
@@ -23,7 +24,7 @@ final class BenchSettings extends FlowPane {
     private final TestModel model;
     private final Consumer<String> remark;
     private final ComboBox<Integer> speed = new ComboBox<>();
-    private final ComboBox<String> school = new ComboBox<>();
+    private final SchoolChooser<TestSchool> school;
     private final TextField from = new TextField();
     private final TextField until = new TextField();
     private final TextField folder = new TextField();
@@ -40,9 +41,20 @@ final class BenchSettings extends FlowPane {
         speed.setOnAction(chosen -> {
             if (speed.getValue() != null) this.model.setSpeed(speed.getValue());
         });
-        school.setId("test-school");
-        school.getItems().setAll(TestSchool.SHIPPED.stream().map(TestSchool::name).toList());
-        school.setOnAction(chosen -> chooseSchool());
+        school =
+                new SchoolChooser<>(
+                        desk,
+                        "test-school",
+                        new SchoolChooser.Question<>(
+                                TestSchool.SHIPPED,
+                                TestSchool::name,
+                                state -> Schools.of(state).test(),
+                                SchoolFact.TestChosen::new,
+                                "Test",
+                                chosen ->
+                                        "Standard conditions: "
+                                                + chosen.name()
+                                                + ". Earlier capacities keep theirs until they are corrected anew, under Bench."));
         from.setId("hours-from");
         until.setId("hours-until");
         for (TextField field : List.of(from, until)) {
@@ -71,7 +83,7 @@ final class BenchSettings extends FlowPane {
     }
 
     void show() {
-        school.setValue(Schools.of(desk.ledger().state()).test().name());
+        school.showInForce();
         BenchHours.Span span =
                 Bench.of(desk.ledger().state()).hours().days().values().stream()
                         .findFirst()
@@ -87,24 +99,6 @@ final class BenchSettings extends FlowPane {
                         folder.getText().isBlank()
                                 ? "No folder is watched."
                                 : "Logs that come into " + folder.getText() + " are taken in.");
-    }
-
-    private void chooseSchool() {
-        TestSchool.SHIPPED.stream()
-                .filter(policy -> policy.name().equals(school.getValue()))
-                .filter(policy -> !policy.equals(Schools.of(desk.ledger().state()).test()))
-                .findFirst()
-                .ifPresent(policy ->
-                        desk.ledger()
-                                .log(
-                                        "Test: " + policy.name(),
-                                        List.of(new SchoolFact.TestChosen(policy)),
-                                        () ->
-                                                desk.notices()
-                                                        .say(
-                                                                "Standard conditions: "
-                                                                        + policy.name()
-                                                                        + ". Earlier capacities keep theirs until they are corrected anew, under Bench.")));
     }
 
     private void setHours() {

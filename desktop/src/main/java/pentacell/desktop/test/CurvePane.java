@@ -2,7 +2,6 @@ package pentacell.desktop.test;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -27,6 +26,7 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.Axis;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface;
@@ -214,7 +214,7 @@ final class CurvePane extends VBox {
         List<String> parts = new ArrayList<>();
         add(parts, "charged to ", Quantity.VOLTAGE, each.chargeEndVolts());
         add(parts, "until ", Quantity.CURRENT, each.chargeCutoffAmps());
-        each.restMinutes().ifPresent(rest -> parts.add("rest %.0f min".formatted(rest)));
+        each.restMinutes().ifPresent(rest -> parts.add("rest " + Quantity.MINUTES.text(rest)));
         add(parts, "discharged at ", Quantity.CURRENT, each.dischargeAmps());
         add(parts, "to ", Quantity.VOLTAGE, each.endVolts());
         add(parts, "can at ", Quantity.TEMPERATURE, each.celsius());
@@ -248,15 +248,7 @@ final class CurvePane extends VBox {
         pen.dashes(4, 4);
         pen.line(Hue.RULE, 1, 4 * em, amps.pixel(0), width - 4 * em, amps.pixel(0));
         pen.dashes();
-        for (double tick : amps.ticks(4))
-            pen.text(
-                    Hue.ACCENT,
-                    0.9,
-                    false,
-                    Anchor.LEFT,
-                    width - 3.6 * em,
-                    amps.pixel(tick),
-                    String.format(Locale.ROOT, "%.1f A", tick).replace('-', '−'));
+        new Axis(amps, 4, Hue.RULE, 0.9, "A").besides(pen, Hue.ACCENT, width - 3.6 * em);
         CurveLines.amps(log, time, amps, pen, Hue.ACCENT, 1);
         CurveLines.volts(log, time, volts, pen, Hue.MEASURED, 1.8);
         for (RunFact.CurveOdd odd : shown.odd()) {
@@ -306,32 +298,8 @@ final class CurvePane extends VBox {
 
     private static void grid(Pen pen, Scale across, Scale volts, double height, String unit) {
         double em = pen.em();
-        for (double tick : volts.ticks(6)) {
-            double y = volts.pixel(tick);
-            pen.line(Hue.RULE, 1, 4 * em, y, across.last(), y);
-            pen.text(
-                    Hue.SECOND,
-                    0.9,
-                    false,
-                    Anchor.RIGHT,
-                    3.7 * em,
-                    y,
-                    String.format(Locale.ROOT, "%.1f V", tick));
-        }
-        for (double tick : across.ticks(8)) {
-            double x = across.pixel(tick);
-            pen.line(Hue.RULE, 1, x, height - 2.4 * em, x, height - 2 * em);
-            pen.text(
-                    Hue.SECOND,
-                    0.9,
-                    false,
-                    Anchor.CENTRE,
-                    x,
-                    height - 1.2 * em,
-                    (tick == Math.rint(tick)
-                                    ? String.valueOf((long) tick)
-                                    : String.format(Locale.ROOT, "%.1f", tick))
-                            + (tick == 0 ? "" : " " + unit));
-        }
+        new Axis(volts, 6, Hue.RULE, 0.9, "V").upright(pen, 4 * em, across.last(), 0.3 * em);
+        new Axis(across, 8, Hue.RULE, 0.9, unit)
+                .level(pen, height - 2.4 * em, height - 2 * em, height - 1.2 * em);
     }
 }

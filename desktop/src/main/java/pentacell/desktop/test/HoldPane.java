@@ -2,14 +2,10 @@ package pentacell.desktop.test;
 
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
-import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.function.Function;
-import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -24,6 +20,8 @@ import pentacell.core.school.SchoolFact;
 import pentacell.core.school.Schools;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.SchoolChooser;
+import pentacell.desktop.kit.Columns;
 import pentacell.desktop.kit.WhenShown;
 
 /// The hold shelf by due date: what each cell lost, and what follows.
@@ -35,7 +33,7 @@ final class HoldPane extends VBox {
     private final Label summary = new Label();
     private final Label why = new Label();
     private final TableView<HoldShelf.Row> table = new TableView<>();
-    private final ComboBox<String> school = new ComboBox<>();
+    private final SchoolChooser<HoldSchool> school;
 
     HoldPane(Desk desk) {
         this.desk = desk;
@@ -45,9 +43,17 @@ final class HoldPane extends VBox {
         summary.getStyleClass().add("list-summary");
         why.setId("hold-why");
         why.setWrapText(true);
-        school.setId("hold-school");
-        school.getItems().setAll(HoldSchool.SHIPPED.stream().map(HoldSchool::name).toList());
-        school.setOnAction(chosen -> choose());
+        school =
+                new SchoolChooser<>(
+                        desk,
+                        "hold-school",
+                        new SchoolChooser.Question<>(
+                                HoldSchool.SHIPPED,
+                                HoldSchool::name,
+                                state -> Schools.of(state).hold(),
+                                SchoolFact.HoldChosen::new,
+                                "Hold test",
+                                chosen -> "Hold test: " + chosen.name()));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label caption = new Label("School");
@@ -119,15 +125,11 @@ final class HoldPane extends VBox {
     }
 
     private void column(String title, double width, Function<HoldShelf.Row, String> value) {
-        TableColumn<HoldShelf.Row, String> column = new TableColumn<>(title);
-        column.setPrefWidth(width);
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(value.apply(row.getValue())));
-        table.getColumns().add(column);
+        table.getColumns().add(Columns.of(title, width, value));
     }
 
     private void number(String title, Function<HoldShelf.Row, String> value) {
-        column(title, 57, value);
-        table.getColumns().getLast().getStyleClass().add("number");
+        table.getColumns().add(Columns.number(title, 57, value));
     }
 
     private void show() {
@@ -145,19 +147,6 @@ final class HoldPane extends VBox {
                 "%d on the shelf · %d to read now · room for %d more"
                         .formatted(shelf.open().size(), due, shelf.free()));
         if (!table.getItems().equals(shelf.rows())) table.getItems().setAll(shelf.rows());
-        school.setValue(Schools.of(desk.ledger().state()).hold().name());
-    }
-
-    private void choose() {
-        HoldSchool.SHIPPED.stream()
-                .filter(policy -> policy.name().equals(school.getValue()))
-                .filter(policy -> !policy.equals(Schools.of(desk.ledger().state()).hold()))
-                .findFirst()
-                .ifPresent(policy ->
-                        desk.ledger()
-                                .log(
-                                        "Hold test: " + policy.name(),
-                                        List.of(new SchoolFact.HoldChosen(policy)),
-                                        () -> desk.notices().say("Hold test: " + policy.name())));
+        school.showInForce();
     }
 }

@@ -10,6 +10,7 @@ import pentacell.core.bay.Programme.Discharge;
 import pentacell.core.bay.Programme.Level;
 import pentacell.core.bay.Programme.Pulse;
 import pentacell.core.bay.Programme.Rest;
+import pentacell.core.unit.Quantity;
 
 /// A programme running in a slot of a stand-in, second by second.
 public final class SlotRun {
@@ -194,11 +195,12 @@ public final class SlotRun {
         if (!isRunning()) return;
         Programme.Limits limits = programme.limits();
         double volts = cell.volts(0);
-        if (volts > limits.mostVolts()) stop("limit", "over %.2f V".formatted(limits.mostVolts()));
+        if (volts > limits.mostVolts())
+            stop("limit", "over " + Quantity.VOLTAGE.text(limits.mostVolts(), 2));
         else if (volts < limits.leastVolts())
-            stop("limit", "under %.2f V".formatted(limits.leastVolts()));
+            stop("limit", "under " + Quantity.VOLTAGE.text(limits.leastVolts(), 2));
         else if (cell.celsius() > limits.mostCelsius())
-            stop("limit", "hotter than %.0f °C".formatted(limits.mostCelsius()));
+            stop("limit", "hotter than " + Quantity.TEMPERATURE.text(limits.mostCelsius(), 0));
         else if (now > limits.mostSeconds()) stop("limit", "took too long");
     }
 

@@ -23,6 +23,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.function.Supplier;
 import pentacell.core.measure.CurrentSign;
 import pentacell.core.measure.SampleLog;
+import pentacell.core.unit.Quantity;
 import pentacell.workshop.exchange.CellTable.Problem;
 
 /// Reads the log of an instrument: time, voltage, current and perhaps temperature, by the names of
@@ -218,7 +219,7 @@ public final class RunLogCsv {
     }
 
     private static String text(double seconds) {
-        return seconds == Math.rint(seconds) ? "%.0f s".formatted(seconds) : seconds + " s";
+        return seconds == Math.rint(seconds) ? Quantity.SECONDS.text(seconds) : seconds + " s";
     }
 
     private void problem(long line, String what) {
