@@ -1,11 +1,11 @@
 package pentacell.core.bay;
 
-import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
 import pentacell.core.state.Chapter;
+import pentacell.core.state.InOrder;
 import pentacell.core.state.WorkshopState;
 
 /// The test bench: what stands on it, which bays are left out, when somebody is there.
@@ -32,7 +32,7 @@ public record Bench(Map<String, Instrument> instruments, Set<String> baysAside, 
                             });
 
     public Bench {
-        instruments = Collections.unmodifiableMap(new LinkedHashMap<>(instruments));
+        instruments = InOrder.of(instruments);
         baysAside = Set.copyOf(baysAside);
     }
 
@@ -42,9 +42,8 @@ public record Bench(Map<String, Instrument> instruments, Set<String> baysAside, 
     }
 
     private Bench with(Instrument instrument) {
-        Map<String, Instrument> more = new LinkedHashMap<>(instruments);
-        more.put(instrument.name(), instrument);
-        return new Bench(more, baysAside, hours);
+        return new Bench(
+                InOrder.with(instruments, instrument.name(), instrument), baysAside, hours);
     }
 
     private Bench without(String instrument) {

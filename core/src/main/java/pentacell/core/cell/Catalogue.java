@@ -1,10 +1,9 @@
 package pentacell.core.cell;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import pentacell.core.state.Chapter;
+import pentacell.core.state.InOrder;
 import pentacell.core.state.WorkshopState;
 
 /// The catalogue: the models of cells that are known, with their ratings.
@@ -24,7 +23,7 @@ public record Catalogue(Map<String, CellModel> models) {
                             });
 
     public Catalogue {
-        models = Collections.unmodifiableMap(new LinkedHashMap<>(models));
+        models = InOrder.of(models);
     }
 
     /// The catalogue of a workshop.
@@ -43,8 +42,6 @@ public record Catalogue(Map<String, CellModel> models) {
     }
 
     private Catalogue with(CellModel model) {
-        Map<String, CellModel> more = new LinkedHashMap<>(models);
-        more.put(model.name(), model);
-        return new Catalogue(more);
+        return new Catalogue(InOrder.with(models, model.name(), model));
     }
 }

@@ -1,10 +1,9 @@
 package pentacell.core.cell;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import pentacell.core.state.Chapter;
+import pentacell.core.state.InOrder;
 import pentacell.core.state.WorkshopState;
 
 /// The trays on the shelf.
@@ -23,7 +22,7 @@ public record Trays(Map<String, Tray> all) {
                             });
 
     public Trays {
-        all = Collections.unmodifiableMap(new LinkedHashMap<>(all));
+        all = InOrder.of(all);
     }
 
     /// The trays of a workshop.
@@ -37,8 +36,6 @@ public record Trays(Map<String, Tray> all) {
     }
 
     private Trays with(Tray tray) {
-        Map<String, Tray> more = new LinkedHashMap<>(all);
-        more.put(tray.name(), tray);
-        return new Trays(more);
+        return new Trays(InOrder.with(all, tray.name(), tray));
     }
 }

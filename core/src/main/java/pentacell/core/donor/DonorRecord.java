@@ -13,6 +13,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import pentacell.core.state.InOrder;
 
 /// A donor as all facts about it say, taken together.
 ///
@@ -44,7 +45,7 @@ public record DonorRecord(
         signs = Set.copyOf(signs);
         charges = List.copyOf(charges);
         stepsDone = Collections.unmodifiableSet(new LinkedHashSet<>(stepsDone));
-        parts = Collections.unmodifiableMap(new LinkedHashMap<>(parts));
+        parts = InOrder.of(parts);
         lifeLine = List.copyOf(lifeLine);
     }
 

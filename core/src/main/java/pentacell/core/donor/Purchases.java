@@ -1,10 +1,9 @@
 package pentacell.core.donor;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import pentacell.core.state.Chapter;
+import pentacell.core.state.InOrder;
 import pentacell.core.state.WorkshopState;
 
 /// What was bought, and what new would cost.
@@ -26,7 +25,7 @@ public record Purchases(Map<String, Lot> lots, Optional<PurchaseFact.NewCellPric
                             });
 
     public Purchases {
-        lots = Collections.unmodifiableMap(new LinkedHashMap<>(lots));
+        lots = InOrder.of(lots);
     }
 
     /// The purchases of a workshop.
@@ -35,8 +34,6 @@ public record Purchases(Map<String, Lot> lots, Optional<PurchaseFact.NewCellPric
     }
 
     private Purchases with(Lot lot) {
-        Map<String, Lot> more = new LinkedHashMap<>(lots);
-        more.put(lot.code(), lot);
-        return new Purchases(more, newCell);
+        return new Purchases(InOrder.with(lots, lot.code(), lot), newCell);
     }
 }

@@ -1,11 +1,11 @@
 package pentacell.core.pack;
 
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import pentacell.core.cell.CellId;
 import pentacell.core.state.Chapter;
+import pentacell.core.state.InOrder;
 import pentacell.core.state.WorkshopState;
 
 /// The packs in the making.
@@ -17,7 +17,7 @@ public record Packs(Map<String, Pack> all) {
             Chapter.of(PackFact.class, Packs.class, new Packs(Map.of()), Packs::plus);
 
     public Packs {
-        all = Collections.unmodifiableMap(new LinkedHashMap<>(all));
+        all = InOrder.of(all);
     }
 
     /// The packs of a workshop.

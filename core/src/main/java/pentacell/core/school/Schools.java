@@ -1,13 +1,13 @@
 package pentacell.core.school;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.state.Chapter;
+import pentacell.core.state.InOrder;
 import pentacell.core.state.WorkshopState;
 
 /// The schools a workshop follows, and its own copies of them.
@@ -51,7 +51,7 @@ public record Schools(
 
     public Schools {
         bands = Map.copyOf(bands);
-        own = Collections.unmodifiableMap(new LinkedHashMap<>(own));
+        own = InOrder.of(own);
     }
 
     /// The schools a workshop follows.

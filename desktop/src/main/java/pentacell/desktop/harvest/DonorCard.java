@@ -1,7 +1,6 @@
 package pentacell.desktop.harvest;
 
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -30,12 +29,10 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.DecisionRow;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Figures;
+import pentacell.desktop.kit.When;
 
 /// The card of the selected donor: code, diagnosis with its reasons, label, decision, life line.
 final class DonorCard extends VBox {
-    private static final DateTimeFormatter DAY =
-            DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
-
     private final Desk desk;
     private final Label code = new Label();
     private final Label kind = new Label();
@@ -204,7 +201,7 @@ final class DonorCard extends VBox {
     }
 
     private static Node line(DonorRecord.LifeLineEntry entry) {
-        Label at = new Label(DAY.format(entry.at().atZone(ZoneId.systemDefault())));
+        Label at = new Label(When.DAY.words(entry.at().atZone(ZoneId.systemDefault())));
         at.getStyleClass().add("life-at");
         Label what = new Label(words(entry.fact()));
         what.setWrapText(true);

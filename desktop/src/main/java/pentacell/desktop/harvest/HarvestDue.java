@@ -2,11 +2,9 @@ package pentacell.desktop.harvest;
 
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.Donors;
 import pentacell.core.harvest.Repair;
@@ -15,12 +13,10 @@ import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Due;
+import pentacell.desktop.kit.When;
 
 /// Groups that were brought up alone and have rested, or will have, earliest first.
 public final class HarvestDue {
-    private static final DateTimeFormatter WHEN =
-            DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
-
     private HarvestDue() {}
 
     private record Waiting(Instant at, Due due) {}
@@ -42,7 +38,7 @@ public final class HarvestDue {
                                         hold == Repair.Hold.DUE
                                                 ? "now"
                                                 : "from "
-                                                        + WHEN.format(
+                                                        + When.WEEKDAY.words(
                                                                 at.atZone(ZoneId.systemDefault())),
                                         Quantity.VOLTAGE.text(
                                                 charge.volts() - school.passDropVolts()));

@@ -1,10 +1,8 @@
 package pentacell.desktop.harvest;
 
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.Node;
@@ -29,13 +27,11 @@ import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.WhenShown;
 
 /// Repair or harvest: what each school does, the plan for each low group, whether it held.
 final class RepairPane extends VBox {
-    private static final DateTimeFormatter WHEN =
-            DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.ENGLISH);
-
     private final Desk desk;
     private final HarvestModel model;
     private final VBox plans = new VBox();
@@ -136,7 +132,7 @@ final class RepairPane extends VBox {
 
     private Node charged(DonorRecord.Charge charge) {
         Repair.Hold hold = model.hold(charge);
-        String due = WHEN.format(model.dueAt(charge).atZone(ZoneId.systemDefault()));
+        String due = When.WEEKDAY_AND_DAY.words(model.dueAt(charge).atZone(ZoneId.systemDefault()));
         double pass = charge.volts() - Schools.of(desk.ledger().state()).repair().passDropVolts();
         String words =
                 "Group %d came off the supply at %s. "

@@ -1,9 +1,7 @@
 package pentacell.desktop.intake;
 
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
@@ -27,13 +25,11 @@ import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.RunWords;
+import pentacell.desktop.kit.When;
 
 /// Every entry ever logged of a cell, newest first. A wrong one is corrected in its line; it stays
 /// to be seen, struck through.
 final class LifeLineView extends VBox {
-    private static final DateTimeFormatter DAY =
-            DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
-
     private final Desk desk;
 
     LifeLineView(Desk desk) {
@@ -51,7 +47,7 @@ final class LifeLineView extends VBox {
     }
 
     private Node line(CellRecord cell, LifeLineEntry entry) {
-        Label at = new Label(DAY.format(entry.at().atZone(ZoneId.systemDefault())));
+        Label at = new Label(When.DAY.words(entry.at().atZone(ZoneId.systemDefault())));
         at.getStyleClass().add("life-at");
         Label what = new Label(words(entry.fact()) + fateWords(entry.fate()));
         what.setWrapText(true);

@@ -2,8 +2,6 @@ package pentacell.desktop.test;
 
 import java.time.Duration;
 import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
-import java.util.Locale;
 import java.util.Optional;
 import pentacell.core.bay.Bay;
 import pentacell.core.measure.SampleLog;
@@ -13,14 +11,12 @@ import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface.Hue;
 import pentacell.desktop.kit.Scale;
+import pentacell.desktop.kit.When;
 import pentacell.instruments.bench.LinkState;
 import pentacell.instruments.bench.LiveRun;
 
 /// Draws a bay: what is in it, its curve so far, when it is expected to end; or what goes in next.
 final class BayPainter {
-    private static final DateTimeFormatter TIME =
-            DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
-
     /// What a bay shows.
     ///
     /// @param number on the board
@@ -156,7 +152,7 @@ final class BayPainter {
         if (left.toSeconds() < 1) return "longer than expected";
         if (left.toMinutes() < 2) return "about %d s to go".formatted(left.toSeconds());
         return "ends about %s, in %d:%02d h"
-                .formatted(TIME.format(end), left.toHours(), left.toMinutesPart());
+                .formatted(When.WEEKDAY.words(end), left.toHours(), left.toMinutesPart());
     }
 
     private static void curve(

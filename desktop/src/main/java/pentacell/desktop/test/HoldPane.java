@@ -1,8 +1,6 @@
 package pentacell.desktop.test;
 
 import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import javafx.scene.control.Label;
@@ -22,13 +20,11 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.SchoolChooser;
 import pentacell.desktop.kit.Columns;
+import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.WhenShown;
 
 /// The hold shelf by due date: what each cell lost, and what follows.
 final class HoldPane extends VBox {
-    private static final DateTimeFormatter WHEN =
-            DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
-
     private final Desk desk;
     private final Label summary = new Label();
     private final Label why = new Label();
@@ -92,7 +88,7 @@ final class HoldPane extends VBox {
         number("%/month", row -> number(Quantity.PERCENT_A_MONTH, row.percentAMonth()));
         table.getColumns().getLast().setPrefWidth(66);
         number("z", row -> number(Quantity.PERCENT, row.robustZ()));
-        column("Since", 104, row -> WHEN.format(TestModel.local(row.test().began())));
+        column("Since", 104, row -> When.DAY.words(TestModel.local(row.test().began())));
         column("Model", 100, row -> row.test().cell().model().orElse(""));
         table.getSelectionModel()
                 .selectedItemProperty()
@@ -116,7 +112,7 @@ final class HoldPane extends VBox {
 
     private String due(HoldTest test) {
         return test.dueAt()
-                .map(at -> at.isAfter(desk.now()) ? WHEN.format(TestModel.local(at)) : "now")
+                .map(at -> at.isAfter(desk.now()) ? When.DAY.words(TestModel.local(at)) : "now")
                 .orElse("–");
     }
 

@@ -2,22 +2,18 @@ package pentacell.desktop.test;
 
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
 import pentacell.core.measure.HoldShelf;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Count;
 import pentacell.desktop.frame.Due;
+import pentacell.desktop.kit.When;
 
 /// Readings of the hold shelf that are due or will be, and cells that wait for their test.
 public final class TestDue {
-    private static final DateTimeFormatter WHEN =
-            DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
-
     private TestDue() {}
 
     /// What is due at Test.
@@ -46,7 +42,8 @@ public final class TestDue {
                         ready > 0
                                 ? Count.of(ready, "hold reading", "hold readings") + " now"
                                 : "next hold reading "
-                                        + WHEN.format(due.get(0).atZone(ZoneId.systemDefault())),
+                                        + When.WEEKDAY.words(
+                                                due.get(0).atZone(ZoneId.systemDefault())),
                         Due.Urgency.TIMED));
     }
 }

@@ -29,7 +29,7 @@ final class AxisTest {
         assertEquals(ticks.length, different);
     }
 
-    @ParameterizedTest
+    @ParameterizedTest(name = "“{0}”: {1}")
     @CsvSource({"'', 0", "5, 0", "2.5, 2"})
     void fewTicksHaveTheDigitsTheyNeed(String tick, int digits) {
         double[] ticks = tick.isEmpty() ? new double[0] : new double[] {Double.parseDouble(tick)};

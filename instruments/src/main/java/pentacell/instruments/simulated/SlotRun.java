@@ -196,11 +196,13 @@ public final class SlotRun {
         Programme.Limits limits = programme.limits();
         double volts = cell.volts(0);
         if (volts > limits.mostVolts())
-            stop("limit", "over " + Quantity.VOLTAGE.text(limits.mostVolts(), 2));
+            stop("limit", "over " + Quantity.VOLTAGE.number(limits.mostVolts(), 2) + " V");
         else if (volts < limits.leastVolts())
-            stop("limit", "under " + Quantity.VOLTAGE.text(limits.leastVolts(), 2));
+            stop("limit", "under " + Quantity.VOLTAGE.number(limits.leastVolts(), 2) + " V");
         else if (cell.celsius() > limits.mostCelsius())
-            stop("limit", "hotter than " + Quantity.TEMPERATURE.text(limits.mostCelsius(), 0));
+            stop(
+                    "limit",
+                    "hotter than " + Quantity.TEMPERATURE.number(limits.mostCelsius(), 0) + " °C");
         else if (now > limits.mostSeconds()) stop("limit", "took too long");
     }
 

@@ -219,7 +219,9 @@ public final class RunLogCsv {
     }
 
     private static String text(double seconds) {
-        return seconds == Math.rint(seconds) ? Quantity.SECONDS.text(seconds) : seconds + " s";
+        return seconds == Math.rint(seconds)
+                ? Quantity.SECONDS.number(seconds) + " s"
+                : seconds + " s";
     }
 
     private void problem(long line, String what) {

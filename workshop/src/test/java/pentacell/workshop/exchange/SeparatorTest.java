@@ -9,7 +9,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /// How tables are taken apart: separators and headers.
 final class SeparatorTest {
-    @ParameterizedTest(name = "{0}")
+    @ParameterizedTest(name = "“{0}”: {1}")
     @CsvSource(
             delimiter = '|',
             value = {
@@ -34,7 +34,7 @@ final class SeparatorTest {
         assertEquals(',', Separator.of(List.of()));
     }
 
-    @ParameterizedTest(name = "{0}")
+    @ParameterizedTest(name = "“{0}”: {1}")
     @CsvSource({
         "Voltage / V, voltage_v",
         "voltage_v, voltage_v",
