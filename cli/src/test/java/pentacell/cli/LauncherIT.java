@@ -1,6 +1,7 @@
 package pentacell.cli;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
@@ -44,7 +45,25 @@ final class LauncherIT {
         assertTrue(Files.size(demo) > 50_000);
     }
 
+    @Test
+    void everyPaneOfTheDemoIsVisitedAndTheProgramEndsByItself() throws Exception {
+        Path demo = folder.resolve("demo.pentacell");
+        assertEquals(0, run(List.of("demo", "--write", demo.toString())), this::output);
+        assertEquals(
+                0,
+                run(
+                        List.of("open", demo.toString()),
+                        "-Dpentacell.rehearsal=visited -Dglass.platform=Headless -Dprism.order=sw"),
+                this::output);
+        assertFalse(output().contains("Exception"), this::output);
+    }
+
     private int run(List<String> arguments) throws IOException, InterruptedException {
+        return run(arguments, "");
+    }
+
+    private int run(List<String> arguments, String options)
+            throws IOException, InterruptedException {
         Path root = Path.of(System.getProperty("pentacell.root"));
         List<String> command = new ArrayList<>();
         command.add(root.resolve("pentacell").toString());
@@ -55,6 +74,10 @@ final class LauncherIT {
                         .redirectErrorStream(true)
                         .redirectOutput(folder.resolve("said.txt").toFile());
         start.environment().put("PENTACELL_NO_BUILD", "1");
+        start.environment()
+                .put(
+                        "PENTACELL_JAVA_OPTS",
+                        "-Duser.home=" + folder.resolve("home") + " " + options);
         Process process = start.start();
         assertTrue(process.waitFor(60, TimeUnit.SECONDS), "it ended");
         return process.exitValue();

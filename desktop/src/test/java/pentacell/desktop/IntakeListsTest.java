@@ -182,7 +182,8 @@ final class IntakeListsTest {
             when(bench.files.whereTo(any(), any())).thenReturn(Optional.of(pdf));
             bench.click("#tab-recycle-box");
             assertTrue(
-                    bench.text("#recycle-summary").startsWith("10 cells, about 0.45 kg, 1 damaged"),
+                    bench.text("#recycle-summary")
+                            .startsWith("10 cells, about 0.45\u00a0kg, 1 damaged"),
                     bench.text("#recycle-summary"));
             bench.click("#hand-over-pdf");
             bench.await("the list", () -> Files.exists(pdf));

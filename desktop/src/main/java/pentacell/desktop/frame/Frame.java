@@ -241,7 +241,7 @@ public final class Frame {
 
     /// Takes a workshop file whose opening was begun elsewhere; at once if it is done.
     public void open(Path file, CompletableFuture<Arrival> begun) {
-        if (begun.isDone()) {
+        if (begun.isDone() && !begun.isCompletedExceptionally()) {
             take(file, begun.join());
             return;
         }

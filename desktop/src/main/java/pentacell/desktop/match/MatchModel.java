@@ -59,13 +59,13 @@ final class MatchModel {
     private final ReadOnlyObjectWrapper<List<TradeOff.Point>> curve =
             new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyIntegerWrapper sorts = new ReadOnlyIntegerWrapper();
-    private Sorted sorted;
+    private SortedStock sorted;
     private Job matching = Job.none();
     private Job drawing = Job.none();
 
     MatchModel(Desk desk) {
         this.desk = desk;
-        sorted = Sorted.of(desk.ledger().state(), desk.ledger().judged(), "");
+        sorted = SortedStock.of(desk.ledger().state(), desk.ledger().judged(), "");
         desk.ledger().stateProperty().subscribe(this::sort);
         // a search of another workshop was cancelled, and nothing will be heard of it
         desk.ledger().whileOpen(opened -> search.set(new Search.Idle()), () -> {});
@@ -135,25 +135,13 @@ final class MatchModel {
     MatchableStock stock() {
         WorkshopState state = desk.ledger().state();
         if (!sorted.isOf(state, packName.get()))
-            sorted = Sorted.of(state, desk.ledger().judged(), packName.get());
+            sorted = SortedStock.of(state, desk.ledger().judged(), packName.get());
         return sorted.stock();
     }
 
     /// Counts how often the stock was sorted anew.
     ReadOnlyIntegerProperty sortsProperty() {
         return sorts.getReadOnlyProperty();
-    }
-
-    /// A stock that was sorted, and for what; sorting thousands of cells takes a while.
-    private record Sorted(WorkshopState state, String pack, MatchableStock stock) {
-        static Sorted of(WorkshopState state, JudgedStock judged, String pack) {
-            return new Sorted(state, pack, MatchableStock.of(state, judged, pack));
-        }
-
-        @SuppressWarnings("ReferenceEquality") // states are compared by what they are, not hold
-        boolean isOf(WorkshopState other, String name) {
-            return state == other && pack.equals(name);
-        }
     }
 
     /// Sorts the stock of a new state away from the UI thread, then shows what became of the pack.
@@ -164,7 +152,7 @@ final class MatchModel {
         desk.work()
                 .lane("stock")
                 .run(
-                        () -> Sorted.of(state, judged, pack),
+                        () -> SortedStock.of(state, judged, pack),
                         done -> {
                             if (!done.isOf(desk.ledger().state(), packName.get())) return;
                             sorted = done;

@@ -20,7 +20,6 @@ import pentacell.core.bay.Bench;
 import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
-import pentacell.core.measure.HoldShelf;
 import pentacell.core.schedule.TestPlan;
 import pentacell.core.schedule.TestQueue;
 import pentacell.core.state.WorkshopState;
@@ -30,7 +29,6 @@ import pentacell.instruments.bench.Finished;
 import pentacell.instruments.bench.LinkState;
 import pentacell.instruments.bench.LiveRun;
 import pentacell.instruments.protocol.Ask;
-import pentacell.instruments.simulated.StandIn;
 
 /// What Test shows and does: the bench with its instruments, the queue, the plan.
 public final class TestModel {
@@ -128,23 +126,6 @@ public final class TestModel {
     boolean isOut(Bay bay) {
         return Bench.of(desk.ledger().state()).baysAside().contains(bay.name())
                 || link(bay.instrument()).isLost();
-    }
-
-    /// The queue and the plans for it.
-    private record Plans(
-            TestQueue queue, TestPlan plan, TestPlan withMore, Optional<CellId> dueOnShelf) {
-        static Plans of(
-                WorkshopState state,
-                Instant now,
-                Map<String, LocalDateTime> busy,
-                Set<String> lost) {
-            TestQueue queue = TestQueue.of(state);
-            return new Plans(
-                    queue,
-                    queue.plan(local(now), busy, lost, List.of()),
-                    queue.plan(local(now), busy, lost, StandIn.FOUR_SLOT.bays("one more")),
-                    HoldShelf.of(state).nextDue(now));
-        }
     }
 
     private void planned(Plans plans) {
