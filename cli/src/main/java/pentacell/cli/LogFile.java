@@ -30,6 +30,8 @@ public final class LogFile extends ContextAwareBase implements Configurator {
         RollingFileAppender<ILoggingEvent> file = new RollingFileAppender<>();
         file.setContext(context);
         file.setFile(newest().toString());
+        // what was told before a crash is what one wants to read
+        file.setImmediateFlush(true);
 
         PatternLayoutEncoder words = new PatternLayoutEncoder();
         words.setContext(context);

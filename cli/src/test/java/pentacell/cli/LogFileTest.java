@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import ch.qos.logback.classic.LoggerContext;
+import ch.qos.logback.classic.util.LogbackMDCAdapter;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,6 +25,7 @@ final class LogFileTest {
     @BeforeEach
     void atHome() {
         homeBefore = System.setProperty("user.home", home.toString());
+        context.setMDCAdapter(new LogbackMDCAdapter());
         LogFile logFile = new LogFile();
         logFile.setContext(context);
         logFile.configure(context);

@@ -2,31 +2,46 @@ package pentacell.desktop;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunFact;
 import pentacell.desktop.frame.Settings;
+import pentacell.instruments.demo.DemoRuns;
+import pentacell.workshop.demo.TarnHollow;
+import pentacell.workshop.logbook.Logbook;
+import pentacell.workshop.logbook.Opening;
 
 /// The window as a whole: nothing sticks out of it, keys lead where they say, files are opened and
 /// refused.
 final class WindowTest {
+    /// What a text that nobody wrote looks like.
+    private static final Pattern INSIDE =
+            Pattern.compile("Optional|null|NaN|Infinity|\\w\\[\\w+=|@[0-9a-f]{5}");
+
     @TempDir Path folder;
 
     @ParameterizedTest(name = "{0} × {1}")
@@ -97,6 +112,44 @@ final class WindowTest {
                     assertTrue(says, () -> at + ": " + button + " says nothing");
                 }
             });
+        }
+    }
+
+    /// With past runs in the file, and a cell in hand whose curve is odd.
+    @Test
+    void noTextOfAnyPaneShowsTheProgramsInside() throws Exception {
+        Path file = folder.resolve("runs.pentacell");
+        Opening.Opened opened =
+                assertInstanceOf(Opening.Opened.class, Logbook.open(file, Clock.systemUTC()));
+        try (Logbook book = opened.logbook()) {
+            book.logAll(TarnHollow.journal());
+            DemoRuns.addTo(book, Instant.now());
+        }
+        try (BenchFixture bench = BenchFixture.open(file)) {
+            bench.await("the demo is shown", () -> !Cells.of(bench.state()).all().isEmpty());
+            CellRecord odd =
+                    Cells.of(bench.state()).all().values().stream()
+                            .filter(cell ->
+                                    cell.lifeLine().stream()
+                                            .anyMatch(line ->
+                                                    line.fact() instanceof RunFact.CurveOdd))
+                            .findFirst()
+                            .orElseThrow();
+            bench.robot.interact(() -> bench.bench.desk().selection().select(odd.id()));
+            List<String> inside = new ArrayList<>();
+            List<String> texts = new ArrayList<>();
+            bench.everyPane(at -> {
+                for (Node node : bench.bench.frame().scene().getRoot().lookupAll("*"))
+                    if (node instanceof Labeled labeled && isShown(node)) {
+                        // an empty cell of a table has no text
+                        String text = labeled.getText() == null ? "" : labeled.getText();
+                        texts.add(text);
+                        if (INSIDE.matcher(text).find()) inside.add(at + ": " + text);
+                    }
+            });
+            assertEquals(List.of(), inside);
+            assertTrue(
+                    texts.stream().anyMatch(text -> text.startsWith("▲ ")), "the oddity is said");
         }
     }
 

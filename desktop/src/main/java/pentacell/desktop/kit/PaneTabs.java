@@ -17,7 +17,7 @@ import javafx.scene.layout.Region;
 public final class PaneTabs {
     private static final PseudoClass SHOWN = PseudoClass.getPseudoClass("shown");
 
-    private final FlowPane row = new FlowPane();
+    private final FlowPane row = new Row();
     private final Consumer<String> onChosen;
     private final Map<String, Button> tabs = new LinkedHashMap<>();
     private final Map<String, Lazy<Node>> panes = new LinkedHashMap<>();
@@ -73,5 +73,15 @@ public final class PaneTabs {
     public void count(String name, int count) {
         Button tab = tabs.get(name);
         if (tab != null) tab.setText(count > 0 ? name + " " + count : name);
+    }
+
+    /// Wraps when there is no room, but asks for no more room than its tabs need in one row.
+    private static final class Row extends FlowPane {
+        @Override
+        protected double computePrefWidth(double height) {
+            double width = snappedLeftInset() + snappedRightInset();
+            for (Node tab : getManagedChildren()) width += snapSizeX(tab.prefWidth(-1)) + getHgap();
+            return Math.max(0, width - getHgap());
+        }
     }
 }

@@ -25,6 +25,7 @@ import pentacell.core.measure.SampleLog;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.RunWords;
 import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.Axis;
 import pentacell.desktop.kit.Pen;
@@ -186,7 +187,7 @@ final class CurvePane extends VBox {
                                                     "▲ "
                                                             + clock(each.atSeconds())
                                                             + "  "
-                                                            + each.sentence());
+                                                            + RunWords.sentence(each));
                                     line.setWrapText(true);
                                     line.getStyleClass().add("caution-notice");
                                     return line;
