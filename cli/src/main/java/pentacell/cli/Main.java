@@ -1,6 +1,7 @@
 package pentacell.cli;
 
 import java.io.IOException;
+import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,33 +33,36 @@ public final class Main implements Runnable {
 
     /// Runs one command and ends the program with its exit code.
     public static void main(String[] arguments) {
-        System.exit(opensPlainly(arguments) ? Exit.DONE : run(arguments));
+        int code;
+        try {
+            code = opensPlainly(arguments) ? Exit.DONE : run(arguments);
+        } catch (IOException | LogbookException notMade) {
+            // said properly by the rules of the command, which meets it again
+            code = run(arguments);
+        } catch (RuntimeException fault) {
+            code = faultOfOurs(fault, commandLine(arguments).getErr());
+        }
+        System.exit(code);
     }
 
     /// Opens the window when that is plainly all that is wanted: reading the words by the rules of
-    /// every command would take a good part of the start. What goes wrong here is left to those
-    /// rules, which say it properly.
-    private static boolean opensPlainly(String... arguments) {
-        try {
-            if (List.of(arguments).equals(List.of("demo"))) {
-                DemoCommand.open();
-                return true;
-            }
-            // what a file manager says
-            if (arguments.length == 1 && arguments[0].endsWith(".pentacell")) {
-                OpenCommand.open(Optional.of(Path.of(arguments[0])));
-                return true;
-            }
-            if (arguments.length == 2
-                    && arguments[0].equals("open")
-                    && !arguments[1].startsWith("-")) {
-                OpenCommand.open(Optional.of(Path.of(arguments[1])));
-                return true;
-            }
-        } catch (IOException | LogbookException | RuntimeException failure) {
-            LoggerFactory.getLogger(Main.class).warn("not opened plainly", failure);
+    /// every command would take a good part of the start.
+    ///
+    /// @return whether it was, and the window has been closed since
+    private static boolean opensPlainly(String... arguments) throws IOException, LogbookException {
+        if (List.of(arguments).equals(List.of("demo"))) {
+            DemoCommand.open();
+            return true;
         }
-        return false;
+        boolean isOpen =
+                arguments.length == 2
+                        && arguments[0].equals("open")
+                        && !arguments[1].startsWith("-");
+        // a file alone is what a file manager says
+        boolean isFile = arguments.length == 1 && arguments[0].endsWith(".pentacell");
+        if (!isOpen && !isFile) return false;
+        OpenCommand.open(Optional.of(Path.of(arguments[arguments.length - 1])));
+        return true;
     }
 
     private static Map<String, Class<?>> commands() {
@@ -88,18 +92,17 @@ public final class Main implements Runnable {
             line.addSubcommand(COMMANDS.get(arguments[0]));
         else COMMANDS.values().forEach(line::addSubcommand);
         return line.setCaseInsensitiveEnumValuesAllowed(true)
-                .setExecutionExceptionHandler(Main::faultOfOurs);
+                .setExecutionExceptionHandler(
+                        (fault, command, parsed) -> faultOfOurs(fault, command.getErr()));
     }
 
-    private static int faultOfOurs(
-            Exception fault, CommandLine command, CommandLine.ParseResult parsed) {
+    private static int faultOfOurs(Exception fault, PrintWriter errors) {
         LoggerFactory.getLogger(Main.class).error("command failed", fault);
-        command.getErr()
-                .println(
-                        "pentacell: this is a fault of ours ("
-                                + fault
-                                + "). The log is "
-                                + LogFile.newest());
+        errors.println(
+                "pentacell: this is a fault of ours ("
+                        + fault
+                        + "). The log is "
+                        + LogFile.newest());
         return Exit.FAULT_OF_OURS;
     }
 

@@ -47,8 +47,10 @@ public final class PentacellApp extends Application {
 
     @Override
     public void start(Stage stage) {
+        Settings settings = settings();
+        Theme.kept(settings.get("theme")).lay();
         Theme.loadFonts();
-        Workbench made = Workbench.create(new StageFileAsk(stage), Clock.systemUTC(), settings());
+        Workbench made = Workbench.create(new StageFileAsk(stage), Clock.systemUTC(), settings);
         bench = made;
         stage.setScene(made.frame().scene());
         stage.titleProperty()

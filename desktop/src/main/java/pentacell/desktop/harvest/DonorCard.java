@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -26,6 +25,7 @@ import pentacell.core.harvest.Diagnosis;
 import pentacell.core.harvest.PackReadings;
 import pentacell.core.school.Schools;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.CardContent;
 import pentacell.desktop.frame.DecisionRow;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Figures;
@@ -41,11 +41,10 @@ final class DonorCard extends VBox {
     private final Label verdict = new Label();
     private final VBox reasons = new VBox();
     private final VBox lifeLine = new VBox();
-    private final VBox content = new VBox();
+    private final CardContent content;
 
     DonorCard(Desk desk) {
         this.desk = desk;
-        getStyleClass().add("card");
         setId("donor-card");
         code.setId("donor-card-code");
         code.getStyleClass().add("card-id");
@@ -61,8 +60,9 @@ final class DonorCard extends VBox {
         lifeLine.getStyleClass().add("life-line");
         Label lifeLineTitle = new Label("Life line");
         lifeLineTitle.getStyleClass().add("section");
-        content.getChildren()
-                .addAll(
+        content =
+                new CardContent(
+                        this,
                         new VBox(code, kind),
                         origin,
                         figures,
@@ -71,12 +71,6 @@ final class DonorCard extends VBox {
                         decisionRow(),
                         lifeLineTitle,
                         lifeLine);
-        content.getStyleClass().add("card-content");
-        ScrollPane scroll = new ScrollPane(content);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().add(scroll);
         desk.selection().donorProperty().subscribe(selected -> show());
         desk.ledger().stateProperty().subscribe(state -> show());
     }

@@ -7,9 +7,7 @@ import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellFact.CellDecided;
@@ -24,6 +22,7 @@ import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
 import pentacell.core.school.Schools;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.CardContent;
 import pentacell.desktop.frame.DecisionRow;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Figures;
@@ -41,14 +40,13 @@ final class CellCard extends VBox {
     private final VBox reasons = new VBox();
     private final Figures figures = new Figures();
     private final LifeLineView lifeLine;
-    private final VBox content = new VBox();
+    private final CardContent content;
     private final ComboBox<String> modelChoice = new ComboBox<>();
     private Optional<Shown> shown = Optional.empty();
 
     CellCard(Desk desk) {
         this.desk = desk;
         lifeLine = new LifeLineView(desk);
-        getStyleClass().add("card");
         id.setId("card-id");
         id.getStyleClass().add("card-id");
         verdict.setId("card-verdict");
@@ -63,8 +61,9 @@ final class CellCard extends VBox {
         head.getStyleClass().add("card-head");
         Label lifeLineTitle = new Label("Life line");
         lifeLineTitle.getStyleClass().add("section");
-        content.getChildren()
-                .addAll(
+        content =
+                new CardContent(
+                        this,
                         head,
                         origin,
                         figures,
@@ -73,12 +72,6 @@ final class CellCard extends VBox {
                         decisionRow(),
                         lifeLineTitle,
                         lifeLine);
-        content.getStyleClass().add("card-content");
-        ScrollPane scroll = new ScrollPane(content);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().add(scroll);
         desk.selection().cellProperty().subscribe(selected -> show());
         desk.ledger().stateProperty().subscribe(state -> show());
     }

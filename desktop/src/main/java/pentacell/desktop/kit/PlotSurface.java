@@ -55,6 +55,12 @@ public final class PlotSurface extends Region {
         /// @param width in pixels
         /// @param height in pixels
         void paint(Pen pen, double width, double height);
+
+        /// The painter with all that it needs of a surface's colours, asked on the UI thread before
+        /// it paints elsewhere.
+        default Painter inColoursOf(PlotSurface surface) {
+            return this;
+        }
     }
 
     /// A place to paint that is not the UI thread.
@@ -133,7 +139,7 @@ public final class PlotSurface extends Region {
     }
 
     private void paintElsewhere(Elsewhere place, double width, double height) {
-        Painter now = painter;
+        Painter now = painter.inColoursOf(this);
         long asked = lastAsked.incrementAndGet();
         // a canvas in no scene belongs to no thread
         Canvas fresh = new Canvas(width, height);

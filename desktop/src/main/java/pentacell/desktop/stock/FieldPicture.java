@@ -63,8 +63,9 @@ record FieldPicture(
         return points.size() > CROWD;
     }
 
-    /// The same picture with its marks drawn beforehand, in the colours of a surface.
-    FieldPicture stampedOn(PlotSurface surface) {
+    /// The same picture with its marks drawn beforehand.
+    @Override
+    public FieldPicture inColoursOf(PlotSurface surface) {
         Map<Mark, Consumer<Pen>> drawings = new HashMap<>();
         for (Row row : points) {
             Mark mark = mark(row);

@@ -73,7 +73,7 @@ final class FieldPlot extends StackPane {
         picture = FieldPicture.of(shown, List.copyOf(model.models().keySet()));
         if (picture.isCrowded())
             surface.repaint(
-                    picture.stampedOn(surface),
+                    picture,
                     (work, done) ->
                             desk.work()
                                     .lane("field")
