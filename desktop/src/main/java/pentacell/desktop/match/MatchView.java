@@ -9,6 +9,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.kit.Following;
 import pentacell.desktop.kit.Lazy;
 import pentacell.desktop.kit.PaneTabs;
 
@@ -28,7 +29,9 @@ final class MatchView {
         tabs.add(MatchStation.SKYLINE, () -> skyline).add(MatchStation.PICK, pick::get);
         view.setId("match-station");
         view.getStyleClass().add("station");
-        view.setLeft(new RulesPanel(desk, model));
+        Following rules = new Following(() -> new RulesPanel(desk, model));
+        rules.getStyleClass().add("rules-place");
+        view.setLeft(rules);
         consequence.setId("swap-effect");
         consequence.getStyleClass().add("consequence");
         consequence.setMinHeight(Region.USE_PREF_SIZE);

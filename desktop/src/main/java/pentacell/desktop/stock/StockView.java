@@ -18,6 +18,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Columns;
+import pentacell.desktop.kit.Following;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
 import pentacell.desktop.stock.StockModel.Figures;
@@ -27,6 +28,8 @@ import pentacell.desktop.stock.StockModel.Row;
 /// the figures of every model.
 final class StockView {
     private static final PseudoClass HIDDEN = PseudoClass.getPseudoClass("off");
+
+    private static final double FIGURES_WIDTH = 336;
 
     private final Desk desk;
     private final StockModel model;
@@ -50,7 +53,7 @@ final class StockView {
         HBox.setHgrow(models, Priority.ALWAYS);
         bar.getStyleClass().add("station-bar");
         view.setTop(bar);
-        SplitPane split = new SplitPane(field, lower());
+        SplitPane split = new SplitPane(field, new Following(this::lower));
         split.setOrientation(Orientation.VERTICAL);
         split.setDividerPositions(0.6);
         view.setCenter(split);
@@ -69,10 +72,12 @@ final class StockView {
     }
 
     private Node lower() {
-        HBox lower = new HBox(table, figures);
+        Following beside = new Following(() -> figures);
+        beside.setMinWidth(FIGURES_WIDTH);
+        beside.setPrefWidth(FIGURES_WIDTH);
+        HBox lower = new HBox(table, beside);
         lower.getStyleClass().add("stock-lower");
         HBox.setHgrow(table, Priority.ALWAYS);
-        figures.setMinWidth(0);
         return lower;
     }
 
@@ -189,7 +194,5 @@ final class StockView {
                                                 + Quantity.CAPACITY.number(
                                                         row.capacity().greatest())));
         figures.getColumns().forEach(column -> column.setSortable(false));
-        figures.setPrefWidth(336);
-        figures.setMinWidth(336);
     }
 }
