@@ -1,9 +1,9 @@
 package pentacell.workshop.logbook;
 
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
@@ -13,12 +13,8 @@ import pentacell.core.journal.Fact;
 import pentacell.core.state.Chapter;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
-import tools.jackson.core.JsonParser;
-import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.KeyDeserializer;
 import tools.jackson.databind.SerializationContext;
-import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.ValueSerializer;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.module.SimpleModule;
@@ -27,24 +23,9 @@ import tools.jackson.databind.node.ObjectNode;
 /// Facts as rows of the journal: a kind such as `voltage-read` and a JSON body.
 final class FactCodec {
     private final FactKinds kinds;
-    private final JsonMapper json =
-            JsonMapper.builder()
-                    .addModule(
-                            new SimpleModule("pentacell")
-                                    .addSerializer(new AsText<>(CellId.class, CellId::text))
-                                    .addDeserializer(CellId.class, new FromText<>(CellId::new))
-                                    .addKeyDeserializer(CellId.class, new CellIdKey())
-                                    .addSerializer(new AsText<>(CellFormat.class, CellFormat::code))
-                                    .addDeserializer(
-                                            CellFormat.class,
-                                            new FromText<>(
-                                                    code -> CellFormat.parse(code).orElseThrow()))
-                                    .addSerializer(new AsText<>(Place.class, Place::toString))
-                                    .addDeserializer(
-                                            Place.class,
-                                            new FromText<>(
-                                                    text -> Place.parse(text).orElseThrow())))
-                    .build();
+    private final RecordReader reader = new RecordReader();
+    private final JsonMapper json = new JsonMapper();
+    private @Nullable JsonMapper writer;
 
     FactCodec(List<Chapter<?>> chapters) {
         kinds = new FactKinds(chapters);
@@ -72,40 +53,63 @@ final class FactCodec {
             ObjectNode body = json.createObjectNode().put("sequence", corrected.sequence());
             body.putObject("replacement")
                     .put("kind", kind(corrected.replacement()))
-                    .set("body", json.valueToTree(corrected.replacement()));
+                    .set("body", writer().valueToTree(corrected.replacement()));
             return json.writeValueAsString(body);
         }
-        return json.writeValueAsString(fact);
+        return writer().writeValueAsString(fact);
     }
 
-    /// @throws UnreadableFactException when kind or body is none that this program knows
+    // made when something is written, for an opening only reads
+    private JsonMapper writer() {
+        JsonMapper made = writer;
+        if (made == null) {
+            made =
+                    JsonMapper.builder()
+                            .addModule(
+                                    new SimpleModule("pentacell")
+                                            .addSerializer(new AsText<>(CellId.class, CellId::text))
+                                            .addSerializer(
+                                                    new AsText<>(
+                                                            CellFormat.class, CellFormat::code))
+                                            .addSerializer(
+                                                    new AsText<>(Place.class, Place::toString)))
+                            .build();
+            writer = made;
+        }
+        return made;
+    }
+
+    /// @throws UnreadableFactException when kind or body is none that this program knows; says what
+    ///   is wrong with it
     Fact fact(String kind, String body) {
+        try {
+            return fact(kind, json.readTree(body));
+        } catch (JacksonException broken) {
+            throw new UnreadableFactException(kind + ": what it says is no JSON", broken);
+        }
+    }
+
+    private Fact fact(String kind, JsonNode body) {
         Class<? extends Fact> type =
                 kinds.type(kind)
                         .orElseThrow(() ->
                                 new UnreadableFactException(
                                         "kind \"" + kind + "\" is not known", null));
         try {
-            if (type == Amendment.EntryCorrected.class) return corrected(json.readTree(body));
-            // until format 3 a strike named its cell as well
-            if (type == Amendment.EntryStruck.class) return struck(json.readTree(body));
-            return Objects.requireNonNull(json.readValue(body, type));
-        } catch (JacksonException | IllegalArgumentException | NullPointerException broken) {
-            throw new UnreadableFactException(kind + " " + body, broken);
+            if (type != Amendment.EntryCorrected.class) return reader.read(body, type);
+            Correction written = reader.read(body, Correction.class);
+            return new Amendment.EntryCorrected(
+                    written.sequence(),
+                    fact(written.replacement().kind(), written.replacement().body()));
+        } catch (UnreadableFactException wrong) {
+            throw new UnreadableFactException(kind + ": " + wrong.getMessage(), wrong);
         }
     }
 
-    private Fact corrected(JsonNode body) {
-        JsonNode replacement = body.get("replacement");
-        return new Amendment.EntryCorrected(
-                body.get("sequence").asLong(),
-                fact(replacement.get("kind").asString(), replacement.get("body").toString()));
-    }
+    // as it is written, with the kind of what it holds
+    record Correction(long sequence, Replacement replacement) {}
 
-    private static Fact struck(JsonNode body) {
-        return new Amendment.EntryStruck(
-                body.get("sequence").asLong(), body.get("reason").asString());
-    }
+    record Replacement(String kind, JsonNode body) {}
 
     private static final class AsText<T> extends ValueSerializer<T> {
         private final Class<T> type;
@@ -124,26 +128,6 @@ final class FactCodec {
         @Override
         public void serialize(T value, JsonGenerator out, SerializationContext context) {
             out.writeString(text.apply(value));
-        }
-    }
-
-    private static final class FromText<T> extends ValueDeserializer<T> {
-        private final Function<String, T> value;
-
-        FromText(Function<String, T> value) {
-            this.value = value;
-        }
-
-        @Override
-        public T deserialize(JsonParser in, DeserializationContext context) {
-            return value.apply(in.getString());
-        }
-    }
-
-    private static final class CellIdKey extends KeyDeserializer {
-        @Override
-        public Object deserializeKey(String key, DeserializationContext context) {
-            return new CellId(key);
         }
     }
 }

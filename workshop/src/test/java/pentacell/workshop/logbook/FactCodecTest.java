@@ -21,8 +21,10 @@ import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import pentacell.core.Chapters;
 import pentacell.core.bay.Bay;
@@ -263,5 +265,41 @@ final class FactCodecTest {
                         "capacity-measured",
                         "{\"cell\":\"%s\",\"milliampHours\":2143,\"conditions\":{\"chargeEndVolts\":4.2,\"dischargeAmps\":1.0,\"endVolts\":3.0}}"
                                 .formatted(A.text())));
+    }
+
+    /// A fact that lost something is refused by name; what is missing never becomes 0.
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "voltage-read | {'cell':'A-1'} | voltage-read: volts is missing",
+                "voltage-read | {'cell':'A-1','volts':null} | voltage-read: volts is missing",
+                "voltage-read | {'cell':'A-1','volts':'3.7'} | voltage-read: volts is \"3.7\", not a number",
+                "voltage-read | {'cell':'A-1','volts':1e999} | voltage-read: volts is \"Infinity\", not a number",
+                "voltage-read | {'volts':3.7} | voltage-read: cell is missing",
+                "voltage-read | {'cell':7,'volts':3.7} | voltage-read: cell is 7, not a text",
+                "voltage-read | [3.7] | voltage-read: it is no JSON object",
+                "voltage-read | {'cell':'A-1','volts' | voltage-read: what it says is no JSON",
+                "voltage-read | | voltage-read: it is no JSON object",
+                "resistance-read | {'cell':'A-1','milliohms':56} | resistance-read: method is missing",
+                "resistance-read | {'cell':'A-1','milliohms':56,'method':'BY_EAR'} | resistance-read: method is \"BY_EAR\", which this program does not know",
+                "cell-placed | {'cell':'A-1'} | cell-placed: place is missing",
+                "cell-placed | {'cell':'A-1','place':'shelf'} | cell-placed: place is \"shelf\", which this program does not know",
+                "tray-added | {'tray':{'name':'T1','rows':8}} | tray-added: columns is missing",
+                "tray-added | {'tray':{'name':'T1','rows':8,'columns':1.5}} | tray-added: columns is 1.5, not a whole number",
+                "groups-read | {'donor':'LD08','groupVolts':{'one':3.9}} | groups-read: groupVolts is \"one\", which this program does not know",
+                "signs-seen | {'donor':'LD08','signs':'WET'} | signs-seen: signs is \"WET\", not a list",
+                "entry-struck | {'sequence':'3','reason':'x'} | entry-struck: sequence is \"3\", not a whole number",
+                "entry-corrected | {'sequence':3} | entry-corrected: replacement is missing",
+                "entry-corrected | {'sequence':3,'replacement':{'kind':'voltage-read','body':{'cell':'A-1'}}} | entry-corrected: voltage-read: volts is missing",
+                "weather-seen | {} | kind \"weather-seen\" is not known",
+            })
+    void anIncompleteFactIsRefusedByName(String kind, @Nullable String body, String message) {
+        FactCodec codec = new FactCodec(Chapters.ALL);
+        String json = body == null ? "" : body.replace('\'', '"');
+        assertEquals(
+                message,
+                assertThrows(UnreadableFactException.class, () -> codec.fact(kind, json))
+                        .getMessage());
     }
 }
