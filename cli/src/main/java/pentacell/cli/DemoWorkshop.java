@@ -85,6 +85,7 @@ final class DemoWorkshop {
         return switch (Logbook.open(file, Clock.systemUTC())) {
             case Opening.Opened opened -> opened.logbook();
             case Opening.Refused refused -> throw new IOException(refused.message());
+            case Opening.Damaged damaged -> throw new IOException(damaged.damage().message());
         };
     }
 

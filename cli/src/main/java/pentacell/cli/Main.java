@@ -69,6 +69,7 @@ public final class Main implements Runnable {
         Map<String, Class<?>> commands = new LinkedHashMap<>();
         commands.put("demo", DemoCommand.class);
         commands.put("open", OpenCommand.class);
+        commands.put("check", CheckCommand.class);
         commands.put("shots", ShotsCommand.class);
         commands.put("match", MatchCommand.class);
         commands.put("diagnose", DiagnoseCommand.class);

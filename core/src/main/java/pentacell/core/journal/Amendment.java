@@ -26,4 +26,9 @@ public sealed interface Amendment extends Fact {
     /// @param sequence the entry that was wrong
     /// @param reason why, in the person's words
     record EntryStruck(long sequence, String reason) implements Amendment {}
+
+    /// What stood here could not be read when the journal was salvaged from a damaged file.
+    ///
+    /// @param words what is known of it, may be empty
+    record EntryLost(String words) implements Amendment {}
 }

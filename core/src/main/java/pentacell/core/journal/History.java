@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /// Which acts hold, which are taken back, and what undo and redo would do next. Read off the
 /// journal, so it outlives the session.
@@ -26,7 +27,7 @@ public final class History {
 
     private void add(Act act) {
         words.put(act.number(), act.words());
-        switch (act.entries().isEmpty() ? null : act.entries().get(0).fact()) {
+        switch (first(act)) {
             case Amendment.ActUndone taken -> {
                 undoable.remove(taken.act());
                 undone.add(taken.act());
@@ -43,6 +44,13 @@ public final class History {
                 redoable.clear();
             }
         }
+    }
+
+    /// What tells what an act is; of an act that was lost, nothing does.
+    private static @Nullable Fact first(Act act) {
+        for (Entry each : act.entries())
+            if (!(each.fact() instanceof Amendment.EntryLost)) return each.fact();
+        return null;
     }
 
     /// Whether an act holds: it was never taken back, or brought back since.

@@ -102,6 +102,7 @@ public final class WorkshopState {
             switch (entry.fact()) {
                 case Amendment.ActUndone undone -> {}
                 case Amendment.ActRedone redone -> {}
+                case Amendment.EntryLost lost -> {}
                 case Amendment.EntryStruck struck ->
                         from.chapters.forEach(chapter -> fold(chapter).strike(struck.sequence()));
                 case Amendment.EntryCorrected corrected ->

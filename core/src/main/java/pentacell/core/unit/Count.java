@@ -5,7 +5,7 @@ public final class Count {
     private Count() {}
 
     /// Such as `1 cell waits`, `3 cells wait`.
-    public static String of(int number, String one, String many) {
+    public static String of(long number, String one, String many) {
         return number + " " + (number == 1 ? one : many);
     }
 }

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.List;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.state.Chapter;
+import pentacell.workshop.logbook.Damage;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.Opening;
 
@@ -25,11 +26,17 @@ public sealed interface Arrival {
     /// @param message why, and what to do
     record Refused(String message) implements Arrival {}
 
+    /// A file that is not whole, and is not opened.
+    ///
+    /// @param damage what was found, and what can be done
+    record Damaged(Damage damage) implements Arrival {}
+
     /// Opens a workshop; away from the UI thread.
     static Arrival of(Path file, Clock clock, List<Chapter<?>> chapters) {
         return switch (Logbook.open(file, clock, chapters)) {
             case Opening.Opened opened -> Ready.of(opened.logbook());
             case Opening.Refused refused -> new Refused(refused.message());
+            case Opening.Damaged damaged -> new Damaged(damaged.damage());
         };
     }
 }

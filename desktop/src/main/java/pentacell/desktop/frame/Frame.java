@@ -261,6 +261,7 @@ public final class Frame {
                 desk.notices().say("");
             }
             case Arrival.Refused refused -> desk.notices().say(refused.message());
+            case Arrival.Damaged damaged -> desk.notices().say(damaged.damage().message());
         }
     }
 

@@ -8,6 +8,7 @@ import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Place;
+import pentacell.core.journal.Act;
 import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
 import pentacell.core.state.Chapter;
@@ -18,6 +19,7 @@ import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueSerializer;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.module.SimpleModule;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /// Facts as rows of the journal: a kind such as `voltage-read` and a JSON body.
@@ -59,6 +61,24 @@ final class FactCodec {
         return writer().writeValueAsString(fact);
     }
 
+    /// An act as it stands in a file.
+    ///
+    /// @throws IllegalArgumentException when no chapter has one of its facts
+    RawAct raw(Act act) {
+        return new RawAct(
+                act.number(),
+                act.at().toString(),
+                act.words(),
+                act.entries().stream()
+                        .map(entry ->
+                                new RawFact(
+                                        entry.sequence(),
+                                        kind(entry.fact()),
+                                        cell(entry.fact()).map(CellId::text).orElse(null),
+                                        body(entry.fact())))
+                        .toList());
+    }
+
     // made when something is written, for an opening only reads
     private JsonMapper writer() {
         JsonMapper made = writer;
@@ -87,6 +107,31 @@ final class FactCodec {
         } catch (JacksonException broken) {
             throw new UnreadableFactException(kind + ": what it says is no JSON", broken);
         }
+    }
+
+    /// A body with the names of every object in order.
+    String canonical(String body) {
+        return json.writeValueAsString(ordered(json.readTree(body)));
+    }
+
+    /// The kind and the ordered body of what a correction puts in the place of another fact.
+    String canonicalReplacement(String body) {
+        Replacement replacement = reader.read(json.readTree(body), Correction.class).replacement();
+        return replacement.kind() + " " + json.writeValueAsString(ordered(replacement.body()));
+    }
+
+    private JsonNode ordered(JsonNode node) {
+        if (node.isArray()) {
+            ArrayNode list = json.createArrayNode();
+            for (JsonNode each : node) list.add(ordered(each));
+            return list;
+        }
+        if (!node.isObject()) return node;
+        ObjectNode object = json.createObjectNode();
+        node.propertyNames().stream()
+                .sorted()
+                .forEach(name -> object.set(name, ordered(node.get(name))));
+        return object;
     }
 
     private Fact fact(String kind, JsonNode body) {

@@ -24,9 +24,15 @@ final class Faults {
                 + "). Nothing was changed; try again.";
     }
 
+    /// Whether what is in the file is damaged, rather than out of reach.
+    static boolean isDamage(SQLException failure) {
+        String said = said(failure);
+        return said.contains("corrupt") || said.contains("notadb") || said.contains("malformed");
+    }
+
     static String opening(Path file, SQLException failure) {
         String said = said(failure);
-        if (said.contains("corrupt") || said.contains("notadb"))
+        if (isDamage(failure))
             return file
                     + " is damaged. Copies from earlier days are in "
                     + Backups.folder(file)
@@ -37,6 +43,11 @@ final class Faults {
             return file
                     + " is in use by another program that writes to it. Close that, then try again.";
         return "Could not open " + file + ": " + failure.getMessage();
+    }
+
+    /// What the database said, without its own codes.
+    static String plain(SQLException failure) {
+        return String.valueOf(failure.getMessage()).replaceFirst("^\\[[A-Z_]+\\] *", "");
     }
 
     private static String said(SQLException failure) {

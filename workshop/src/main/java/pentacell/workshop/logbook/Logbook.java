@@ -4,19 +4,16 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.sql.Connection;
-import java.sql.PreparedStatement;
-import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import pentacell.core.Chapters;
-import pentacell.core.cell.CellId;
 import pentacell.core.journal.Act;
 import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Entry;
@@ -34,39 +31,24 @@ import pentacell.core.state.WorkshopState;
 public final class Logbook implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Logbook.class);
 
-    private final Path file;
-    private final Connection database;
-    private final FileLock lock;
+    private final JournalFile file;
     private final Clock clock;
     private final List<Chapter<?>> chapters;
     private final FactCodec codec;
     private final List<Act> journal;
-    private final RunSamples samples;
-    private long lastSequence;
+    private final Caretaker caretaker;
+    private volatile Consumer<String> trouble = message -> LOG.warn("{}", message);
     private volatile WorkshopState state;
 
-    Logbook(
-            Path file,
-            Connection database,
-            FileLock lock,
-            Clock clock,
-            List<Chapter<?>> chapters,
-            List<Act> journal) {
+    Logbook(JournalFile file, Clock clock, List<Chapter<?>> chapters, List<Act> journal) {
         this.file = file;
-        this.database = database;
-        this.lock = lock;
         this.clock = clock;
         this.chapters = List.copyOf(chapters);
         this.codec = new FactCodec(chapters);
         this.journal = new ArrayList<>(journal);
-        this.samples = new RunSamples(database);
-        this.lastSequence =
-                journal.stream()
-                        .flatMap(act -> act.entries().stream())
-                        .mapToLong(Entry::sequence)
-                        .max()
-                        .orElse(0);
         this.state = WorkshopState.of(chapters, journal);
+        caretaker = new Caretaker(file, clock, message -> trouble.accept(message));
+        caretaker.begin();
     }
 
     /// Opens a workshop file, or makes it when it is not there.
@@ -77,28 +59,37 @@ public final class Logbook implements AutoCloseable {
     /// Opens a workshop file with chapters of one's own choice; a file that holds facts of others
     /// is refused.
     public static Opening open(Path file, Clock clock, List<Chapter<?>> chapters) {
-        return new LogbookFile(file.toAbsolutePath().normalize(), clock, chapters).open();
+        return new LogbookFile(file, clock, chapters, Database::connect).open();
     }
 
-    /// Puts a copy of a closed workshop file in the place of another, which is lost.
+    /// Puts a copy of a closed workshop file in the place of another, which is lost together with
+    /// its copies.
     ///
     /// @throws IOException when somebody has the other file open, or it could not be copied
     public static void replace(Path file, Path original) throws IOException {
-        Optional<FileLock> lock = FileLock.take(file);
-        if (lock.isEmpty()) throw new IOException(FileLock.taken(file));
-        try {
-            // what is left of the one before would be taken for part of the new one
-            for (String beside : List.of("-wal", "-shm"))
-                Files.deleteIfExists(file.resolveSibling(file.getFileName() + beside));
-            Files.copy(original, file, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            lock.get().close();
-        }
+        Recovery.inPlaceOf(
+                file,
+                real -> {
+                    Recovery.forget(real);
+                    Files.copy(original, real, StandardCopyOption.REPLACE_EXISTING);
+                });
     }
 
     /// Where the file lies.
     public Path file() {
-        return file;
+        return file.file();
+    }
+
+    /// Lets somebody hear what is the matter with the file while it is open, from a thread of its
+    /// own.
+    ///
+    /// @param trouble takes a message for a person
+    public void onTrouble(Consumer<String> trouble) {
+        this.trouble = trouble;
+    }
+
+    Caretaker caretaker() {
+        return caretaker;
     }
 
     /// What holds now.
@@ -137,13 +128,13 @@ public final class Logbook implements AutoCloseable {
     ///   redoes
     public synchronized WorkshopState logAll(List<Draft> drafts) throws LogbookException {
         List<Act> acts = new ArrayList<>();
-        long sequence = lastSequence;
+        Head head = file.head();
+        long sequence = head.sequence();
         for (Draft draft : drafts) {
             draft.facts().forEach(codec::kind);
             List<Entry> entries = new ArrayList<>();
             for (Fact fact : draft.facts()) entries.add(new Entry(++sequence, fact));
-            acts.add(
-                    new Act(journal.size() + acts.size() + 1L, draft.at(), draft.words(), entries));
+            acts.add(new Act(head.act() + acts.size() + 1L, draft.at(), draft.words(), entries));
         }
         commit(acts);
         state = WorkshopState.of(chapters, journal);
@@ -167,35 +158,17 @@ public final class Logbook implements AutoCloseable {
     /// @param kept for each run how many of its samples are in the file already
     public synchronized void keepSamples(Map<String, SampleLog> grown, Map<String, Integer> kept)
             throws LogbookException {
-        writing(() -> samples.append(grown, kept));
+        file.write(database -> new RunSamples(database).append(grown, kept));
     }
 
     /// Joins the blocks in which the samples of an ended run came in.
     public synchronized void joinSamples(String run) throws LogbookException {
-        writing(() -> samples.join(run));
+        file.write(database -> new RunSamples(database).join(run));
     }
 
     /// The samples of a run; empty when it has none.
     public synchronized SampleLog samples(String run) throws LogbookException {
-        try {
-            return samples.read(run);
-        } catch (SQLException failure) {
-            throw new LogbookException(Faults.opening(file, failure), failure);
-        }
-    }
-
-    private interface Writing {
-        void run() throws SQLException;
-    }
-
-    private void writing(Writing writing) throws LogbookException {
-        try {
-            writing.run();
-            database.commit();
-        } catch (SQLException failure) {
-            rollBack();
-            throw new LogbookException(Faults.writing(file, failure), failure);
-        }
+        return file.read(database -> new RunSamples(database).read(run));
     }
 
     /// Takes back the last act that holds; does nothing when there is none.
@@ -220,59 +193,23 @@ public final class Logbook implements AutoCloseable {
     }
 
     private Act write(String words, List<? extends Fact> facts) throws LogbookException {
+        Head head = file.head();
         List<Entry> entries = new ArrayList<>(facts.size());
-        for (Fact fact : facts) entries.add(new Entry(lastSequence + entries.size() + 1, fact));
-        Act act = new Act(journal.size() + 1L, clock.instant(), words, entries);
+        for (Fact fact : facts) entries.add(new Entry(head.sequence() + entries.size() + 1, fact));
+        Act act = new Act(head.act() + 1, clock.instant(), words, entries);
         commit(List.of(act));
         return act;
     }
 
     private void commit(List<Act> acts) throws LogbookException {
-        writing(() -> {
-            for (Act act : acts) insert(act);
-        });
+        file.add(acts.stream().map(codec::raw).toList());
         journal.addAll(acts);
-        for (Act act : acts) lastSequence += act.entries().size();
     }
 
-    private void insert(Act act) throws SQLException {
-        try (PreparedStatement row =
-                database.prepareStatement("INSERT INTO act (act, at, words) VALUES (?, ?, ?)")) {
-            row.setLong(1, act.number());
-            row.setString(2, act.at().toString());
-            row.setString(3, act.words());
-            row.execute();
-        }
-        try (PreparedStatement row =
-                database.prepareStatement(
-                        "INSERT INTO fact (sequence, act, kind, cell, body) VALUES (?, ?, ?, ?, ?)")) {
-            for (Entry entry : act.entries()) {
-                row.setLong(1, entry.sequence());
-                row.setLong(2, act.number());
-                row.setString(3, codec.kind(entry.fact()));
-                row.setString(4, FactCodec.cell(entry.fact()).map(CellId::text).orElse(null));
-                row.setString(5, codec.body(entry.fact()));
-                row.addBatch();
-            }
-            row.executeBatch();
-        }
-    }
-
-    private void rollBack() {
-        try {
-            database.rollback();
-        } catch (SQLException failure) {
-            LOG.warn("could not roll back", failure);
-        }
-    }
-
-    /// Lets go of the file.
+    /// Lets go of the file; what is under way in the background is waited for.
     @Override
     public synchronized void close() {
-        try (database) {
-            lock.close();
-        } catch (SQLException | IOException failure) {
-            LOG.warn("could not close {}", file, failure);
-        }
+        caretaker.close();
+        file.close();
     }
 }

@@ -2,51 +2,72 @@ package pentacell.workshop.logbook;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.time.Clock;
-import java.time.DateTimeException;
-import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Objects;
+import java.util.Locale;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.sqlite.SQLiteConfig;
 import pentacell.core.journal.Act;
-import pentacell.core.journal.Entry;
 import pentacell.core.state.Chapter;
+import pentacell.workshop.logbook.Damage.WholeCopy;
+import pentacell.workshop.logbook.Opening.Damaged;
 import pentacell.workshop.logbook.Opening.Opened;
 import pentacell.workshop.logbook.Opening.Refused;
+import pentacell.workshop.logbook.Problem.Kind;
 
-/// Opens a workshop file: checks that it is one, locks it, backs it up, reads its journal.
+/// Opens a workshop file: checks that it is one, locks it, reads its journal and looks whether it
+/// is whole.
 final class LogbookFile {
-    /// "Pent" in ASCII: tells a workshop file from any other SQLite file.
-    static final int APPLICATION_ID = 0x50656e74;
-
-    /// The file format this program writes; a file with a higher number is refused.
-    static final int FORMAT = 4;
-
     private static final Logger LOG = LoggerFactory.getLogger(LogbookFile.class);
     private static final byte[] SQLITE_HEADER =
             "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
+    private static final int MISSING_NAMED = 5;
 
     private final Path file;
     private final Clock clock;
     private final List<Chapter<?>> chapters;
+    private final Database.Connecting connecting;
+    private final KnownHead known;
+    private final Backups backups;
 
-    LogbookFile(Path file, Clock clock, List<Chapter<?>> chapters) {
-        this.file = file;
+    LogbookFile(
+            Path named, Clock clock, List<Chapter<?>> chapters, Database.Connecting connecting) {
+        this.file = real(named);
         this.clock = clock;
         this.chapters = chapters;
+        this.connecting = connecting;
+        this.known = new KnownHead(file);
+        this.backups = new Backups(file);
+    }
+
+    /// The file behind a name: one file has one lock and one place for its copies, whatever links
+    /// lead to it.
+    static Path real(Path named) {
+        Path plain = named.toAbsolutePath().normalize();
+        try {
+            return plain.toRealPath();
+        } catch (IOException notThere) {
+            Path folder = plain.getParent();
+            Path name = plain.getFileName();
+            if (folder == null || name == null) return plain;
+            try {
+                return Files.isSymbolicLink(plain)
+                        ? real(folder.resolve(Files.readSymbolicLink(plain)))
+                        : folder.toRealPath().resolve(name);
+            } catch (IOException noFolder) {
+                return plain;
+            }
+        }
     }
 
     Opening open() {
@@ -64,9 +85,14 @@ final class LogbookFile {
                             + "). Choose another folder.");
         }
         if (lock.isEmpty()) return new Refused(FileLock.taken(file));
-        Opening opening = openLocked(lock.get());
-        if (opening instanceof Refused) release(lock.get());
-        return opening;
+        Optional<Opening> opening = Optional.empty();
+        try {
+            opening = Optional.of(openLocked(lock.get()));
+            return opening.get();
+        } finally {
+            // whatever happened: who does not have the file open does not keep others from it
+            if (opening.filter(Opened.class::isInstance).isEmpty()) release(lock.get());
+        }
     }
 
     private Optional<String> obstacle() {
@@ -81,9 +107,8 @@ final class LogbookFile {
         if (!Files.isWritable(file))
             return Optional.of(
                     file + " cannot be written. Change its rights, or copy it and open the copy.");
-        try (InputStream in = Files.newInputStream(file)) {
-            byte[] head = in.readNBytes(SQLITE_HEADER.length);
-            return head.length == 0 || Arrays.equals(head, SQLITE_HEADER)
+        try {
+            return isDatabaseOrEmpty() || isKnown()
                     ? Optional.empty()
                     : Optional.of(file + " is not a workshop file.");
         } catch (IOException failure) {
@@ -91,139 +116,186 @@ final class LogbookFile {
         }
     }
 
+    private boolean isDatabaseOrEmpty() throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            byte[] head = in.readNBytes(SQLITE_HEADER.length);
+            return head.length == 0 || Arrays.equals(head, SQLITE_HEADER);
+        }
+    }
+
+    /// Whether there was a workshop of this name.
+    private boolean isKnown() throws IOException {
+        return known.read().isPresent() || !backups.all().isEmpty();
+    }
+
     private Opening openLocked(FileLock lock) {
         Connection database = null;
         try {
-            database = connect();
-            Optional<String> foreign = prepare(database);
-            if (foreign.isPresent()) {
-                database.close();
-                return new Refused(foreign.get());
-            }
-            List<Act> journal = journal(database);
-            backUp(database, journal.size());
-            bringUp(database, pragma(database, "user_version"));
-            return new Opened(new Logbook(file, database, lock, clock, chapters, journal));
+            if ((!Files.exists(file) || Files.size(file) == 0) && isKnown())
+                return damaged(empty());
+            database = connecting.connect(file);
+            Optional<Opening> obstacle = prepare(database);
+            Opening opening = obstacle.isPresent() ? obstacle.get() : openPrepared(database, lock);
+            if (!(opening instanceof Opened)) JournalFile.closeQuietly(database);
+            return opening;
         } catch (SQLException failure) {
-            closeQuietly(database);
-            return new Refused(Faults.opening(file, failure));
-        } catch (UnreadableFactException | DateTimeException failure) {
-            closeQuietly(database);
-            LOG.error("unreadable journal in {}", file, failure);
-            return new Refused(
-                    file
-                            + " holds an entry that cannot be read ("
-                            + failure.getMessage()
-                            + "). Copies from earlier days are in "
-                            + Backups.folder(file)
-                            + ".");
+            if (database != null) JournalFile.closeQuietly(database);
+            LOG.warn("could not open {}", file, failure);
+            return Faults.isDamage(failure)
+                    ? damaged(
+                            List.of(
+                                    new Problem(
+                                            Kind.UNREADABLE_PAGES,
+                                            "pages",
+                                            "the file cannot be read ("
+                                                    + Faults.plain(failure)
+                                                    + ")")))
+                    : new Refused(Faults.opening(file, failure));
+        } catch (IOException failure) {
+            if (database != null) JournalFile.closeQuietly(database);
+            return new Refused("Cannot read " + file + ": " + failure.getMessage());
         }
     }
 
-    private Connection connect() throws SQLException {
-        SQLiteConfig config = new SQLiteConfig();
-        config.setJournalMode(SQLiteConfig.JournalMode.WAL);
-        config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
-        config.setBusyTimeout(3000);
-        config.enforceForeignKeys(true);
-        return config.createConnection("jdbc:sqlite:" + file);
+    private List<Problem> empty() {
+        return List.of(
+                new Problem(
+                        Kind.EMPTY,
+                        "file",
+                        Files.exists(file)
+                                ? "it has not a byte in it, yet it was a workshop once"
+                                : "it is gone, yet there was a workshop of this name once"));
     }
 
     /// Makes a new file a workshop file; says what is wrong with one that is none.
-    private Optional<String> prepare(Connection database) throws SQLException {
-        long applicationId = pragma(database, "application_id");
-        long format = pragma(database, "user_version");
+    private Optional<Opening> prepare(Connection database) throws SQLException, IOException {
+        long applicationId = Database.pragma(database, "application_id");
+        long format = Database.pragma(database, "user_version");
         boolean isNew =
-                applicationId == 0 && format == 0 && pragma(database, "schema_version") == 0;
-        if (isNew) {
-            create(database);
-        } else if (applicationId != APPLICATION_ID) {
-            return Optional.of(file + " is a database of another program, not a workshop file.");
-        } else if (format > FORMAT) {
+                applicationId == 0
+                        && format == 0
+                        && Database.pragma(database, "schema_version") == 0;
+        if (isNew && isKnown())
             return Optional.of(
-                    "%s was written by a newer Pentacell (file format %d, this one knows %d). Update Pentacell to open it."
-                            .formatted(file, format, FORMAT));
+                    damaged(
+                            List.of(
+                                    new Problem(
+                                            Kind.EMPTY,
+                                            "file",
+                                            "it has nothing in it, yet it was a workshop once"))));
+        if (isNew) {
+            Database.create(database);
+        } else if (applicationId != Database.APPLICATION_ID) {
+            return Optional.of(
+                    new Refused(file + " is a database of another program, not a workshop file."));
+        } else if (format > Database.FORMAT || format < 1) {
+            return Optional.of(
+                    new Refused(
+                            "%s was written by a newer Pentacell (file format %d, this one knows %d). Update Pentacell to open it."
+                                    .formatted(file, format, Database.FORMAT)));
         }
-        database.setAutoCommit(false);
         return Optional.empty();
     }
 
-    private static void create(Connection database) throws SQLException {
+    private Opening openPrepared(Connection database, FileLock lock) throws SQLException {
+        List<Problem> problems = new ArrayList<>(Wholeness.structure(database));
+        long format = Database.pragma(database, "user_version");
         database.setAutoCommit(false);
-        try (Statement statement = database.createStatement()) {
-            statement.execute("PRAGMA application_id = " + APPLICATION_ID);
-        }
-        bringUp(database, 0);
-    }
-
-    /// Brings a file of an older format up to this one's, format by format, all or nothing. The
-    /// journal itself never changes; each script adds to what stands around it.
-    private static void bringUp(Connection database, long format) throws SQLException {
-        if (format >= FORMAT) return;
-        try (Statement statement = database.createStatement()) {
-            for (long next = format + 1; next <= FORMAT; next++)
-                for (String part : schema(next).split("(?m)^--;$")) statement.execute(part);
-            statement.execute("PRAGMA user_version = " + FORMAT);
-        }
+        JournalReading journal =
+                JournalReading.of(
+                        database,
+                        format >= Database.SEALED_FORMAT,
+                        known.read(),
+                        new FactCodec(chapters));
         database.commit();
-    }
-
-    private static String schema(long format) {
-        try (InputStream in = LogbookFile.class.getResourceAsStream("schema-" + format + ".sql")) {
-            return new String(Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException failure) {
-            throw new UncheckedIOException(failure);
-        }
-    }
-
-    private static long pragma(Connection database, String name) throws SQLException {
-        try (Statement statement = database.createStatement();
-                ResultSet row = statement.executeQuery("PRAGMA " + name)) {
-            return row.next() ? row.getLong(1) : 0;
-        }
-    }
-
-    private List<Act> journal(Connection database) throws SQLException {
-        FactCodec codec = new FactCodec(chapters);
-        List<Act> acts = new ArrayList<>();
-        try (Statement statement = database.createStatement();
-                ResultSet row =
-                        statement.executeQuery(
-                                "SELECT act.act, at, words, sequence, kind, body FROM act JOIN fact USING (act) ORDER BY act.act, sequence")) {
-            List<Entry> entries = new ArrayList<>();
-            boolean more = row.next();
-            while (more) {
-                long number = row.getLong(1);
-                Instant at = Instant.parse(row.getString(2));
-                String words = row.getString(3);
-                entries.clear();
-                while (more && row.getLong(1) == number) {
-                    entries.add(
-                            new Entry(
-                                    row.getLong(4),
-                                    codec.fact(row.getString(5), row.getString(6))));
-                    more = row.next();
-                }
-                acts.add(new Act(number, at, words, entries));
-            }
-        }
-        return acts;
-    }
-
-    private void backUp(Connection database, long acts) {
-        try {
+        problems.addAll(journal.problems());
+        if (!problems.isEmpty()) return damaged(problems);
+        Head head = journal.head();
+        if (format < Database.FORMAT) {
+            // before anything is changed in it
+            backUp(database, head);
+            Database.bringUp(database, format);
             database.commit();
-            database.setAutoCommit(true);
-            Backups.rotate(database, file, acts, clock.instant());
+            head = JournalRows.head(database);
+            database.commit();
+        }
+        List<Act> acts = journal.acts();
+        JournalFile journalFile = new JournalFile(file, connecting, database, lock, head);
+        return new Opened(new Logbook(journalFile, clock, chapters, acts));
+    }
+
+    private void backUp(Connection database, Head head) throws SQLException {
+        database.setAutoCommit(true);
+        try {
+            backups.add(database, head, clock.instant());
         } catch (SQLException | IOException failure) {
             // work can go on without a copy
             LOG.warn("could not back up {}", file, failure);
         } finally {
-            try {
-                database.setAutoCommit(false);
-            } catch (SQLException failure) {
-                LOG.warn("could not begin a transaction on {}", file, failure);
+            database.setAutoCommit(false);
+        }
+    }
+
+    private Damaged damaged(List<Problem> problems) {
+        boolean isSound =
+                problems.stream()
+                        .allMatch(each ->
+                                each.kind() == Kind.SHORTER_THAN_KNOWN
+                                        || each.kind() == Kind.OTHER_HISTORY);
+        Optional<WholeCopy> copy = Optional.empty();
+        try {
+            copy = backups.newestWhole().map(this::described);
+        } catch (IOException failure) {
+            LOG.warn("could not look through the copies of {}", file, failure);
+        }
+        return new Damaged(new Damage(file, problems, copy, isSound));
+    }
+
+    private WholeCopy described(Backups.Copy copy) {
+        List<String> missing = new ArrayList<>();
+        long[] last = {known.read().map(Head::act).orElse(0L)};
+        DateTimeFormatter when =
+                DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.ENGLISH)
+                        .withZone(ZoneId.systemDefault());
+        if (Files.exists(file) && !isEmpty())
+            try (Snapshot snapshot = Snapshot.of(file);
+                    Connection database = Database.reading(snapshot.file())) {
+                new JournalWalk(
+                                database,
+                                false,
+                                Optional.empty(),
+                                act -> {
+                                    last[0] = Math.max(last[0], act.number());
+                                    if (act.number() > copy.acts())
+                                        missing.add(act.words() + whenOf(act, when));
+                                },
+                                problem -> {})
+                        .walk();
+            } catch (SQLException | IOException unreadable) {
+                LOG.info("cannot tell what the copy of {} lacks", file, unreadable);
             }
+        int named = Math.min(MISSING_NAMED, missing.size());
+        return new WholeCopy(
+                copy.file(),
+                copy.at(),
+                copy.acts(),
+                missing.subList(0, named),
+                Math.max(0, last[0] - copy.acts()));
+    }
+
+    private boolean isEmpty() {
+        try {
+            return Files.size(file) == 0;
+        } catch (IOException unreadable) {
+            return true;
+        }
+    }
+
+    private static String whenOf(RawAct act, DateTimeFormatter when) {
+        try {
+            return " (" + when.format(java.time.Instant.parse(act.at())) + ")";
+        } catch (java.time.DateTimeException odd) {
+            return "";
         }
     }
 
@@ -232,15 +304,6 @@ final class LogbookFile {
             lock.close();
         } catch (IOException failure) {
             LOG.warn("could not release the lock", failure);
-        }
-    }
-
-    private static void closeQuietly(@org.jspecify.annotations.Nullable Connection database) {
-        if (database == null) return;
-        try {
-            database.close();
-        } catch (SQLException failure) {
-            LOG.warn("could not close the file", failure);
         }
     }
 }

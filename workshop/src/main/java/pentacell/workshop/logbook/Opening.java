@@ -9,4 +9,9 @@ public sealed interface Opening {
     ///
     /// @param message what is the matter and what to do, in words for a person
     record Refused(String message) implements Opening {}
+
+    /// The file is not whole, and was not opened.
+    ///
+    /// @param damage what was found, and what can be done
+    record Damaged(Damage damage) implements Opening {}
 }

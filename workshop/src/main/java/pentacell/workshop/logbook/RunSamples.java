@@ -4,6 +4,9 @@ import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.zip.DataFormatException;
 import pentacell.core.measure.SampleLog;
@@ -48,6 +51,23 @@ final class RunSamples {
             row.execute();
         }
         if (log.size() > 0) insert(run, log, 0);
+    }
+
+    /// Puts the whole log of a run that has none yet; not yet committed.
+    void put(String run, SampleLog log) throws SQLException {
+        if (log.size() > 0) insert(run, log, 0);
+    }
+
+    /// The runs that have samples.
+    List<String> runs() throws SQLException {
+        List<String> runs = new ArrayList<>();
+        try (Statement statement = database.createStatement();
+                ResultSet rows =
+                        statement.executeQuery(
+                                "SELECT DISTINCT run FROM run_samples ORDER BY run")) {
+            while (rows.next()) runs.add(rows.getString(1));
+        }
+        return runs;
     }
 
     SampleLog read(String run) throws SQLException {

@@ -1,0 +1,77 @@
+package pentacell.workshop.logbook;
+
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/// Writes the rows of a journal; nothing is committed here.
+final class JournalRows {
+    private JournalRows() {}
+
+    /// Adds acts.
+    ///
+    /// @param heads where the journal ends after each of them
+    static void insert(Connection database, List<RawAct> acts, List<Head> heads)
+            throws SQLException {
+        try (PreparedStatement ofAct =
+                        database.prepareStatement(
+                                "INSERT INTO act (act, at, words) VALUES (?, ?, ?)");
+                PreparedStatement ofFact =
+                        database.prepareStatement(
+                                "INSERT INTO fact (sequence, act, kind, cell, body) VALUES (?, ?, ?, ?, ?)")) {
+            for (RawAct act : acts) {
+                ofAct.setLong(1, act.number());
+                ofAct.setString(2, act.at());
+                ofAct.setString(3, act.words());
+                ofAct.execute();
+                for (RawFact fact : act.facts()) {
+                    ofFact.setLong(1, fact.sequence());
+                    ofFact.setLong(2, act.number());
+                    ofFact.setString(3, fact.kind());
+                    ofFact.setString(4, fact.cell());
+                    ofFact.setString(5, fact.body());
+                    ofFact.addBatch();
+                }
+                ofFact.executeBatch();
+            }
+        }
+        seal(database, heads);
+    }
+
+    /// Gives every act of a journal that has none its digest.
+    static void sealAll(Connection database) throws SQLException {
+        List<RawAct> acts = new ArrayList<>();
+        new JournalWalk(database, false, Optional.empty(), acts::add, problem -> {}).walk();
+        seal(database, Chain.heads(Head.START, acts));
+    }
+
+    private static void seal(Connection database, List<Head> heads) throws SQLException {
+        try (PreparedStatement row =
+                database.prepareStatement("INSERT INTO act_digest (act, digest) VALUES (?, ?)")) {
+            for (Head each : heads) {
+                row.setLong(1, each.act());
+                row.setString(2, each.digest());
+                row.addBatch();
+            }
+            row.executeBatch();
+        }
+    }
+
+    /// Where the journal in a file ends, by its last rows.
+    static Head head(Connection database) throws SQLException {
+        try (Statement statement = database.createStatement();
+                ResultSet row =
+                        statement.executeQuery(
+                                "SELECT (SELECT max(act) FROM act), (SELECT max(sequence) FROM fact),"
+                                        + " (SELECT digest FROM act_digest ORDER BY act DESC LIMIT 1)")) {
+            row.next();
+            String digest = row.getString(3);
+            return new Head(row.getLong(1), row.getLong(2), digest == null ? Chain.START : digest);
+        }
+    }
+}

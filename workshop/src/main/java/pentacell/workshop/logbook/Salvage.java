@@ -1,0 +1,366 @@
+package pentacell.workshop.logbook;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.NavigableMap;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import pentacell.core.journal.Amendment;
+import pentacell.core.measure.SampleLog;
+import pentacell.core.state.Chapter;
+import pentacell.workshop.logbook.Problem.Kind;
+
+/// What can still be read of a damaged workshop, written into a new file. Holes are filled from the
+/// latest whole copy; what is in neither keeps its number and says that it was lost, so that the
+/// new file is whole and nothing in it points to the wrong entry.
+public final class Salvage {
+    private static final int GIVEN_UP_AFTER = 20_000;
+
+    private final FactCodec codec;
+    private final TreeMap<Long, ActRow> acts = new TreeMap<>();
+    private final TreeMap<Long, FactRow> facts = new TreeMap<>();
+    private final List<Problem> lost = new ArrayList<>();
+
+    private Salvage(FactCodec codec) {
+        this.codec = codec;
+    }
+
+    /// What was saved.
+    ///
+    /// @param acts acts in the new file
+    /// @param facts facts saved
+    /// @param fromCopy facts among them that were read in a copy
+    /// @param lost what could not be read anywhere, or not as it was written
+    public record Saved(Path file, long acts, long facts, long fromCopy, List<Problem> lost) {
+        public Saved {
+            lost = List.copyOf(lost);
+        }
+    }
+
+    private record ActRow(String at, String words) {}
+
+    private record FactRow(long act, RawFact fact) {}
+
+    /// Salvages a file, which is not changed.
+    ///
+    /// @param fresh where to; not there yet
+    /// @throws IOException when there is nothing to be read, or the new file cannot be written
+    public static Saved of(Path damaged, Path fresh, List<Chapter<?>> chapters) throws IOException {
+        Path file = LogbookFile.real(damaged);
+        Path to = LogbookFile.real(fresh);
+        if (Files.exists(to)) throw new IOException(to + " is there already. Choose another name.");
+        Salvage salvage = new Salvage(new FactCodec(chapters));
+        Optional<Head> known = new KnownHead(file).read();
+        Optional<Backups.Copy> copy = new Backups(file).newestWhole();
+        try (Snapshot snapshot = Snapshot.of(file)) {
+            salvage.read(snapshot.file(), known.map(Head::act).orElse(0L));
+            salvage.leaveOutWhatCannotBe();
+            long own = salvage.facts.size();
+            if (copy.isPresent()) salvage.fill(copy.get().file());
+            if (salvage.facts.isEmpty())
+                throw new IOException("nothing in " + file + " can be read.");
+            long saved = salvage.facts.size();
+            List<RawAct> journal = salvage.journal(known);
+            try {
+                salvage.write(to, journal, snapshot.file());
+            } catch (SQLException failure) {
+                Files.deleteIfExists(to);
+                throw new IOException(Faults.writing(to, failure), failure);
+            }
+            return new Saved(to, journal.size(), saved, saved - own, salvage.lost);
+        }
+    }
+
+    private void read(Path file, long knownActs) throws IOException {
+        try (Connection database = Database.reading(file)) {
+            scan(
+                    database,
+                    "SELECT act, at, words FROM act",
+                    "act",
+                    knownActs,
+                    row -> acts.put(row.getLong(1), new ActRow(text(row, 2), text(row, 3))));
+            scan(
+                    database,
+                    "SELECT sequence, act, kind, cell, body FROM fact",
+                    "sequence",
+                    0,
+                    row -> facts.put(row.getLong(1), fact(row)));
+        } catch (SQLException unreadable) {
+            // then there is only the copy
+            lost.add(new Problem(Kind.UNREADABLE_PAGES, "file", Faults.plain(unreadable)));
+        }
+    }
+
+    private static FactRow fact(ResultSet row) throws SQLException {
+        return new FactRow(
+                row.getLong(2),
+                new RawFact(row.getLong(1), text(row, 3), row.getString(4), text(row, 5)));
+    }
+
+    private static String text(ResultSet row, int column) throws SQLException {
+        String text = row.getString(column);
+        if (text == null) throw new SQLException("a text is missing");
+        return text;
+    }
+
+    private interface Row {
+        void take(ResultSet row) throws SQLException;
+    }
+
+    /// Reads a table in the order of its key; behind a row that cannot be read it goes on key by
+    /// key, and in one go again as soon as one can be.
+    private static void scan(
+            Connection database, String select, String key, long atLeastTo, Row taker)
+            throws SQLException {
+        long next = 1;
+        long failures = 0;
+        try (PreparedStatement onwards =
+                        database.prepareStatement(
+                                select + " WHERE " + key + " >= ? ORDER BY " + key);
+                PreparedStatement single =
+                        database.prepareStatement(select + " WHERE " + key + " = ?")) {
+            while (true) {
+                long[] read = {next - 1};
+                if (readOn(onwards, next, taker, read)) return;
+                if (read[0] >= next) failures = 0;
+                next = read[0] + 1;
+                while (!readOne(single, next, taker)) {
+                    next++;
+                    if (++failures > GIVEN_UP_AFTER && next > atLeastTo) return;
+                }
+                next++;
+            }
+        }
+    }
+
+    /// @param read the last key that was read, kept up to date
+    /// @return whether the end was reached
+    private static boolean readOn(PreparedStatement query, long from, Row taker, long[] read) {
+        try {
+            query.setLong(1, from);
+            try (ResultSet row = query.executeQuery()) {
+                while (row.next()) {
+                    taker.take(row);
+                    read[0] = row.getLong(1);
+                }
+                return true;
+            }
+        } catch (SQLException unreadable) {
+            return false;
+        }
+    }
+
+    private static boolean readOne(PreparedStatement query, long key, Row taker) {
+        try {
+            query.setLong(1, key);
+            try (ResultSet row = query.executeQuery()) {
+                if (!row.next()) return false;
+                taker.take(row);
+                return true;
+            }
+        } catch (SQLException unreadable) {
+            return false;
+        }
+    }
+
+    /// Takes from a whole copy what the file itself lost, if both are of one history.
+    private void fill(Path copy) {
+        Salvage other = new Salvage(codec);
+        try {
+            other.read(copy, 0);
+        } catch (IOException unreadable) {
+            return;
+        }
+        boolean isOfOneHistory =
+                other.acts.entrySet().stream()
+                        .filter(each -> acts.containsKey(each.getKey()))
+                        .findFirst()
+                        .map(each -> each.getValue().equals(acts.get(each.getKey())))
+                        .orElse(true);
+        if (!isOfOneHistory) return;
+        other.acts.forEach(acts::putIfAbsent);
+        other.facts.forEach((sequence, row) -> {
+            FactRow own = facts.get(sequence);
+            if (own == null || problemWith(own.fact()).isPresent()) facts.put(sequence, row);
+        });
+    }
+
+    /// A damaged page can hold any number: one far beyond all others is none of the journal.
+    private void leaveOutWhatCannotBe() {
+        cut(acts, "act");
+        cut(facts, "entry");
+        long last = acts.isEmpty() ? 0 : acts.lastKey();
+        facts.values()
+                .removeIf(row -> {
+                    boolean cannotBe = row.act() < 1 || row.act() > last + GIVEN_UP_AFTER;
+                    if (cannotBe)
+                        lost.add(
+                                new Problem(
+                                        Kind.OUT_OF_ORDER,
+                                        "entry " + row.fact().sequence(),
+                                        "it belongs to act %d, which cannot be"
+                                                .formatted(row.act())));
+                    return cannotBe;
+                });
+    }
+
+    private void cut(NavigableMap<Long, ?> rows, String one) {
+        long last = 0;
+        for (long key : rows.keySet()) {
+            if (key - last > GIVEN_UP_AFTER) {
+                lost.add(
+                        new Problem(
+                                Kind.OUT_OF_ORDER,
+                                one + " " + key,
+                                "its number is far beyond all others; it is left out with what follows"));
+                rows.tailMap(key, true).clear();
+                return;
+            }
+            last = key;
+        }
+    }
+
+    private Optional<String> problemWith(RawFact fact) {
+        try {
+            codec.fact(fact.kind(), fact.body());
+            return Optional.empty();
+        } catch (UnreadableFactException wrong) {
+            return Optional.of(String.valueOf(wrong.getMessage()));
+        }
+    }
+
+    private List<RawAct> journal(Optional<Head> known) {
+        giveHolesTheirNumber();
+        TreeSet<Long> numbers = new TreeSet<>(acts.keySet());
+        facts.values().forEach(row -> numbers.add(row.act()));
+        known.ifPresent(head -> {
+            if (head.act() > numbers.last())
+                lost.add(
+                        new Problem(
+                                Kind.SHORTER_THAN_KNOWN,
+                                "acts " + (numbers.last() + 1) + " to " + head.act(),
+                                "they were in the file once"));
+        });
+        Map<Long, List<RawFact>> byAct = new TreeMap<>();
+        facts.values()
+                .forEach(row ->
+                        byAct.computeIfAbsent(row.act(), act -> new ArrayList<>())
+                                .add(readable(row)));
+        List<RawAct> journal = new ArrayList<>();
+        String at = Instant.EPOCH.toString();
+        for (long number = 1; number <= numbers.last(); number++) {
+            ActRow row = acts.get(number);
+            if (row == null || !isTime(row.at())) {
+                lost.add(
+                        new Problem(
+                                Kind.MISSING_ACT,
+                                "act " + number,
+                                "what it was called and when it was logged are lost"));
+                row = new ActRow(at, row == null ? "lost, salvaged" : row.words());
+            }
+            at = row.at();
+            journal.add(new RawAct(number, at, row.words(), byAct.getOrDefault(number, List.of())));
+        }
+        return journal;
+    }
+
+    private static boolean isTime(String text) {
+        try {
+            Instant.parse(text);
+            return true;
+        } catch (DateTimeException odd) {
+            return false;
+        }
+    }
+
+    /// Missing entries stand as lost where they were: in an act that is missing as well, else in
+    /// the act before.
+    private void giveHolesTheirNumber() {
+        long act = 1;
+        for (long sequence = 1; sequence < facts.lastKey(); sequence++) {
+            FactRow row = facts.get(sequence);
+            if (row != null && row.act() >= act) {
+                act = row.act();
+                continue;
+            }
+            if (row != null) {
+                // behind a later act it would be out of order
+                facts.put(sequence, new FactRow(act, row.fact()));
+                lost.add(
+                        new Problem(
+                                Kind.OUT_OF_ORDER,
+                                "entry " + sequence,
+                                "it stood behind a later act, and is in act " + act + " now"));
+                continue;
+            }
+            if (!acts.containsKey(act + 1)
+                    && facts.higherEntry(sequence).getValue().act() > act + 1) act++;
+            facts.put(sequence, new FactRow(act, lostFact(sequence, "")));
+            lost.add(new Problem(Kind.MISSING_ENTRY, "entry " + sequence, "it could not be read"));
+        }
+    }
+
+    private RawFact readable(FactRow row) {
+        Optional<String> problem = problemWith(row.fact());
+        if (problem.isEmpty()) return row.fact();
+        lost.add(
+                new Problem(
+                        Kind.UNREADABLE_ENTRY, "entry " + row.fact().sequence(), problem.get()));
+        return lostFact(row.fact().sequence(), problem.get());
+    }
+
+    private RawFact lostFact(long sequence, String words) {
+        Amendment.EntryLost fact = new Amendment.EntryLost(words);
+        return new RawFact(sequence, codec.kind(fact), null, codec.body(fact));
+    }
+
+    private void write(Path fresh, List<RawAct> journal, Path from) throws SQLException {
+        try (Connection database = Database.connect(fresh)) {
+            Database.create(database);
+            JournalRows.insert(database, journal, Chain.heads(Head.START, journal));
+            copySamples(from, new RunSamples(database));
+            database.commit();
+        }
+    }
+
+    private void copySamples(Path from, RunSamples to) throws SQLException {
+        try (Connection database = Database.reading(from)) {
+            RunSamples samples = new RunSamples(database);
+            for (String run : runs(database, samples)) {
+                Optional<SampleLog> log = samples(samples, run);
+                if (log.isPresent()) to.put(run, log.get());
+            }
+        }
+    }
+
+    private List<String> runs(Connection database, RunSamples samples) {
+        try {
+            return Database.pragma(database, "user_version") < Database.FIRST_WITH_SAMPLES
+                    ? List.of()
+                    : samples.runs();
+        } catch (SQLException unreadable) {
+            lost.add(new Problem(Kind.UNREADABLE_SAMPLES, "samples", Faults.plain(unreadable)));
+            return List.of();
+        }
+    }
+
+    private Optional<SampleLog> samples(RunSamples samples, String run) {
+        try {
+            return Optional.of(samples.read(run));
+        } catch (SQLException damaged) {
+            lost.add(new Problem(Kind.UNREADABLE_SAMPLES, "run " + run, Faults.plain(damaged)));
+            return Optional.empty();
+        }
+    }
+}
