@@ -18,7 +18,7 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.IsoFields;
 import java.util.ArrayList;
-import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -67,11 +67,11 @@ final class Backups {
         if (!Files.isDirectory(folder)) return List.of();
         List<Copy> copies = new ArrayList<>();
         try (Stream<Path> files = Files.list(folder)) {
-            for (Path each : files.sorted().toList())
+            for (Path each : files.toList())
                 if (Files.isRegularFile(each) && Files.size(each) > 0)
                     copy(each).ifPresent(copies::add);
         }
-        Collections.reverse(copies);
+        copies.sort(Comparator.comparing(Copy::at).thenComparingLong(Copy::acts).reversed());
         return copies;
     }
 

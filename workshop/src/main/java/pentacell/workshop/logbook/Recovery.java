@@ -117,11 +117,15 @@ public final class Recovery {
     private static Path aside(Path file, Instant now) {
         String name = String.valueOf(file.getFileName());
         String stamp = STAMP.format(LocalDateTime.ofInstant(now, ZoneId.systemDefault()));
-        int dot = name.lastIndexOf('.');
-        boolean isPlain = dot <= 0 || Files.isDirectory(file);
-        return file.resolveSibling(
-                isPlain
+        int dot = Files.isDirectory(file) ? -1 : name.lastIndexOf('.');
+        String begin =
+                dot <= 0
                         ? name + "-set-aside-" + stamp
-                        : name.substring(0, dot) + "-damaged-" + stamp + name.substring(dot));
+                        : name.substring(0, dot) + "-damaged-" + stamp;
+        String ending = dot <= 0 ? "" : name.substring(dot);
+        Path aside = file.resolveSibling(begin + ending);
+        for (int number = 2; Files.exists(aside); number++)
+            aside = file.resolveSibling(begin + "-" + number + ending);
+        return aside;
     }
 }

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -31,6 +32,7 @@ public final class Salvage {
     private final TreeMap<Long, ActRow> acts = new TreeMap<>();
     private final TreeMap<Long, FactRow> facts = new TreeMap<>();
     private final List<Problem> lost = new ArrayList<>();
+    private long fromCopy;
 
     private Salvage(FactCodec codec) {
         this.codec = codec;
@@ -66,7 +68,6 @@ public final class Salvage {
         try (Snapshot snapshot = Snapshot.of(file)) {
             salvage.read(snapshot.file(), known.map(Head::act).orElse(0L));
             salvage.leaveOutWhatCannotBe();
-            long own = salvage.facts.size();
             if (copy.isPresent()) salvage.fill(copy.get().file());
             if (salvage.facts.isEmpty())
                 throw new IOException("nothing in " + file + " can be read.");
@@ -78,7 +79,7 @@ public final class Salvage {
                 Files.deleteIfExists(to);
                 throw new IOException(Faults.writing(to, failure), failure);
             }
-            return new Saved(to, journal.size(), saved, saved - own, salvage.lost);
+            return new Saved(to, journal.size(), saved, salvage.fromCopy, salvage.lost);
         }
     }
 
@@ -192,7 +193,9 @@ public final class Salvage {
         other.acts.forEach(acts::putIfAbsent);
         other.facts.forEach((sequence, row) -> {
             FactRow own = facts.get(sequence);
-            if (own == null || problemWith(own.fact()).isPresent()) facts.put(sequence, row);
+            if (own != null && problemWith(own.fact()).isEmpty()) return;
+            facts.put(sequence, row);
+            fromCopy++;
         });
     }
 
@@ -241,6 +244,7 @@ public final class Salvage {
     }
 
     private List<RawAct> journal(Optional<Head> known) {
+        putStraysRight();
         giveHolesTheirNumber();
         TreeSet<Long> numbers = new TreeSet<>(acts.keySet());
         facts.values().forEach(row -> numbers.add(row.act()));
@@ -284,30 +288,53 @@ public final class Salvage {
         }
     }
 
+    /// An entry whose act does not lie between those of its neighbours has lost its place; that of
+    /// the entry before is as good. At the very end, with a gap before it, it is the entry's own
+    /// number that is wrong.
+    private void putStraysRight() {
+        for (long sequence : List.copyOf(facts.keySet())) {
+            Map.Entry<Long, FactRow> before = facts.lowerEntry(sequence);
+            FactRow row = Objects.requireNonNull(facts.get(sequence));
+            Map.Entry<Long, FactRow> after = facts.higherEntry(sequence);
+            if (before == null) continue;
+            long least = before.getValue().act();
+            long most = after == null ? Long.MAX_VALUE : after.getValue().act();
+            if (least > most || row.act() >= least && row.act() <= most) continue;
+            boolean isBeyond = after == null && before.getKey() < sequence - 1;
+            if (isBeyond) facts.remove(sequence);
+            else facts.put(sequence, new FactRow(least, row.fact()));
+            lost.add(
+                    new Problem(
+                            Kind.OUT_OF_ORDER,
+                            "entry " + sequence,
+                            isBeyond
+                                    ? "its number cannot be; it is left out"
+                                    : "it belonged to act %d, which cannot be; it is in act %d now"
+                                            .formatted(row.act(), least)));
+        }
+    }
+
     /// Missing entries stand as lost where they were: in an act that is missing as well, else in
     /// the act before.
     private void giveHolesTheirNumber() {
         long act = 1;
-        for (long sequence = 1; sequence < facts.lastKey(); sequence++) {
+        for (long sequence = 1; sequence <= facts.lastKey(); sequence++) {
             FactRow row = facts.get(sequence);
-            if (row != null && row.act() >= act) {
-                act = row.act();
-                continue;
-            }
-            if (row != null) {
-                // behind a later act it would be out of order
+            if (row == null) {
+                long next = Objects.requireNonNull(facts.higherEntry(sequence)).getValue().act();
+                if (!acts.containsKey(act + 1) && next > act + 1) act++;
+                facts.put(sequence, new FactRow(act, lostFact(sequence, "")));
+                lost.add(
+                        new Problem(
+                                Kind.MISSING_ENTRY, "entry " + sequence, "it could not be read"));
+            } else if (row.act() < act) {
                 facts.put(sequence, new FactRow(act, row.fact()));
                 lost.add(
                         new Problem(
                                 Kind.OUT_OF_ORDER,
                                 "entry " + sequence,
                                 "it stood behind a later act, and is in act " + act + " now"));
-                continue;
-            }
-            if (!acts.containsKey(act + 1)
-                    && facts.higherEntry(sequence).getValue().act() > act + 1) act++;
-            facts.put(sequence, new FactRow(act, lostFact(sequence, "")));
-            lost.add(new Problem(Kind.MISSING_ENTRY, "entry " + sequence, "it could not be read"));
+            } else act = row.act();
         }
     }
 
