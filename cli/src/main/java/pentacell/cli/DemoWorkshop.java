@@ -9,6 +9,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -44,9 +45,11 @@ final class DemoWorkshop {
         Files.createDirectories(file.toAbsolutePath().getParent());
         Optional<String> version = version();
         if (version.isEmpty()) {
-            Path made = Files.createTempDirectory("pentacell").resolve("demo" + ENDING);
+            Path folder = Files.createTempDirectory("pentacell");
+            Path made = folder.resolve("demo" + ENDING);
             write(made);
             Logbook.replace(file, made);
+            delete(folder);
             return;
         }
         Path kept =
@@ -63,14 +66,21 @@ final class DemoWorkshop {
     private static void keep(Path kept) throws IOException, LogbookException {
         Files.createDirectories(kept.getParent());
         try (Stream<Path> older = Files.list(kept.getParent())) {
-            for (Path each : older.toList()) if (Files.isRegularFile(each)) Files.delete(each);
+            for (Path each : older.toList()) delete(each);
         }
         // under its name only when it is whole
         Path unfinished = Files.createTempDirectory(kept.getParent(), "unfinished");
         Path made = unfinished.resolve("demo" + ENDING);
         write(made);
         Files.move(made, kept, StandardCopyOption.ATOMIC_MOVE);
-        Files.delete(unfinished);
+        // with what a workshop keeps beside it
+        delete(unfinished);
+    }
+
+    private static void delete(Path fileOrFolder) throws IOException {
+        try (Stream<Path> all = Files.walk(fileOrFolder)) {
+            for (Path each : all.sorted(Comparator.reverseOrder()).toList()) Files.delete(each);
+        }
     }
 
     /// Tells the story into a file that is not there yet.

@@ -101,8 +101,7 @@ final class CheckCommandTest {
     void aDamagedFileIsNamedAndSalvaged() throws Exception {
         for (Path each : copies()) Files.delete(each);
         byte[] bytes = Files.readAllBytes(file);
-        int from = bytes.length / PAGE / 2;
-        Arrays.fill(bytes, from * PAGE, (from + 4) * PAGE, (byte) 0x55);
+        Arrays.fill(bytes, bytes.length / 2, bytes.length - PAGE, (byte) 0x55);
         Files.write(file, bytes);
         Path saved = folder.resolve("saved.pentacell");
         assertEquals(4, run("check", file.toString(), "--salvage", saved.toString()));
