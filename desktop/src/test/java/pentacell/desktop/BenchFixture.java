@@ -16,6 +16,7 @@ import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
@@ -219,6 +220,21 @@ public final class BenchFixture implements AutoCloseable {
     /// The text of a label or button.
     public String text(String query) {
         return robot.lookup(query).queryAs(Labeled.class).getText();
+    }
+
+    /// All that is written in a part of the window.
+    String written(String query) {
+        return robot
+                .from(robot.lookup(query).queryAll())
+                .lookup(".label")
+                .queryAllAs(Labeled.class)
+                .stream()
+                .map(Labeled::getText)
+                .collect(Collectors.joining("\n"));
+    }
+
+    boolean isVisible(String query) {
+        return find(query, Node.class).filter(Node::isVisible).isPresent();
     }
 
     <T extends Node> Optional<T> find(String query, Class<T> type) {

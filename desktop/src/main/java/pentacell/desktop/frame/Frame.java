@@ -38,6 +38,7 @@ public final class Frame {
     private final Label noCard =
             new Label(
                     "Select a cell to see its verdict, its reasons and every reading ever logged of it.");
+    private final DamagePane damage;
     private final Scene scene;
     private Theme theme;
     private int scale;
@@ -59,7 +60,8 @@ public final class Frame {
         root.setRight(cards);
         arrangeCards();
         FindOrDo find = new FindOrDo(top.find(), this::found);
-        scene = new Scene(new StackPane(root, find.overlay()), 1280, 800);
+        damage = new DamagePane(desk, files, clock, this::open);
+        scene = new Scene(new StackPane(root, find.overlay(), damage), 1280, 800);
         theme.applyTo(scene);
         Theme.scale(scene, scale);
         find.attach();
@@ -261,7 +263,10 @@ public final class Frame {
                 desk.notices().say("");
             }
             case Arrival.Refused refused -> desk.notices().say(refused.message());
-            case Arrival.Damaged damaged -> desk.notices().say(damaged.damage().message());
+            case Arrival.Damaged damaged -> {
+                desk.notices().say(damaged.damage().message());
+                damage.show(damaged.damage());
+            }
         }
     }
 

@@ -54,7 +54,13 @@ public final class Lane {
 
     /// Does work that outlives the open workshop, such as opening the next.
     <T> void runAcrossWorkshops(Callable<T> task, Consumer<? super T> onUi) {
-        worker.run(task, onUi, work::failed);
+        runAcrossWorkshops(task, onUi, work::failed);
+    }
+
+    /// Does work that outlives the open workshop and can fail.
+    <T> void runAcrossWorkshops(
+            Callable<T> task, Consumer<? super T> onUi, Consumer<? super Throwable> onFailure) {
+        worker.run(task, onUi, onFailure);
     }
 
     void cancelAll() {

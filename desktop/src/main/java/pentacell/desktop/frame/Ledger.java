@@ -1,5 +1,6 @@
 package pentacell.desktop.frame;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,6 +23,8 @@ import pentacell.workshop.logbook.LogbookException;
 /// The open workshop: facts are logged here, and every view hears of the new state once they are on
 /// the disk.
 public final class Ledger {
+    private static final Duration PATIENCE_AT_CLOSING = Duration.ofSeconds(30);
+
     private final Background writing = new Background("logbook");
     private final Notices notices;
     private final List<Chapter<?>> chapters;
@@ -108,6 +111,7 @@ public final class Ledger {
                         failure -> notices.say("Could not close the file: " + failure)));
         logbook = Optional.of(opened);
         fileName.set(String.valueOf(opened.file().getFileName()));
+        opened.onTrouble(message -> Background.tell(() -> notices.say(message)));
         publish(Outcome.of(opened, arrived.judged()));
         for (Consumer<Logbook> begin : onOpened) begin.accept(opened);
     }
@@ -241,6 +245,7 @@ public final class Ledger {
                 },
                 done -> {},
                 failure -> {});
-        writing.close();
+        // the program may end right after: first the file is complete
+        writing.finish(PATIENCE_AT_CLOSING);
     }
 }

@@ -1,8 +1,10 @@
 package pentacell.desktop.kit;
 
+import java.time.Duration;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import org.slf4j.LoggerFactory;
@@ -38,6 +40,17 @@ public final class Background implements AutoCloseable {
     /// Tells the UI thread something in the middle of work.
     public static void tell(Runnable onUi) {
         Platform.runLater(onUi);
+    }
+
+    /// Takes no more work, and returns when what was given is done or the patience is over.
+    public void finish(Duration patience) {
+        worker.shutdown();
+        try {
+            if (!worker.awaitTermination(patience.toMillis(), TimeUnit.MILLISECONDS))
+                LoggerFactory.getLogger(Background.class).warn("work is left undone");
+        } catch (InterruptedException hurry) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     /// Takes no more work and lets what was given finish.

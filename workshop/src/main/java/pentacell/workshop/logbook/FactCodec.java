@@ -136,10 +136,7 @@ final class FactCodec {
 
     private Fact fact(String kind, JsonNode body) {
         Class<? extends Fact> type =
-                kinds.type(kind)
-                        .orElseThrow(() ->
-                                new UnreadableFactException(
-                                        "kind \"" + kind + "\" is not known", null));
+                kinds.type(kind).orElseThrow(() -> new UnknownKindException(kind));
         try {
             if (type != Amendment.EntryCorrected.class) return reader.read(body, type);
             Correction written = reader.read(body, Correction.class);

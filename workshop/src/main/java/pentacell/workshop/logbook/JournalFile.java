@@ -30,6 +30,7 @@ final class JournalFile implements AutoCloseable {
     private Head found;
 
     private boolean isCheckpointed = true;
+    private boolean isClosed;
     private long writtenAt = System.nanoTime();
 
     /// @param database the open file, with no transaction begun
@@ -110,6 +111,8 @@ final class JournalFile implements AutoCloseable {
     ///
     /// @throws LogbookException when it could not be written; nothing has changed then
     synchronized void write(Writing writing) throws LogbookException {
+        if (isClosed)
+            throw new LogbookException(file + " was closed. Nothing more is logged in it.", null);
         Optional<String> gone = gone();
         if (gone.isPresent()) throw new LogbookException(gone.get(), null);
         try {
@@ -133,6 +136,7 @@ final class JournalFile implements AutoCloseable {
     /// The file, reached again when that failed before.
     private Connection open() throws SQLException {
         if (database.isPresent()) return database.get();
+        if (isClosed) throw new SQLException(file + " was closed");
         Connection open = connecting.connect(file);
         try {
             open.setAutoCommit(false);
@@ -212,6 +216,7 @@ final class JournalFile implements AutoCloseable {
     @Override
     public synchronized void close() {
         checkpoint();
+        isClosed = true;
         database.ifPresent(JournalFile::closeQuietly);
         database = Optional.empty();
         try {

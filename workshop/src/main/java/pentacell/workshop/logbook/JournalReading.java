@@ -57,7 +57,9 @@ record JournalReading(List<Act> acts, Head head, long facts, List<Problem> probl
             } catch (UnreadableFactException wrong) {
                 problems.add(
                         new Problem(
-                                Kind.UNREADABLE_ENTRY,
+                                wrong instanceof UnknownKindException
+                                        ? Kind.UNKNOWN_KIND
+                                        : Kind.UNREADABLE_ENTRY,
                                 "entry " + each.sequence(),
                                 "%s (in act %d, “%s”)"
                                         .formatted(wrong.getMessage(), raw.number(), raw.words())));

@@ -209,7 +209,10 @@ final class LogbookFile {
                         new FactCodec(chapters));
         database.commit();
         problems.addAll(journal.problems());
-        if (!problems.isEmpty()) return damaged(problems);
+        if (!problems.isEmpty())
+            return problems.stream().allMatch(each -> each.kind() == Kind.UNKNOWN_KIND)
+                    ? ofAnother(problems)
+                    : damaged(problems);
         Head head = journal.head();
         if (format < Database.FORMAT) {
             // before anything is changed in it
@@ -222,6 +225,13 @@ final class LogbookFile {
         List<Act> acts = journal.acts();
         JournalFile journalFile = new JournalFile(file, connecting, database, lock, head);
         return new Opened(new Logbook(journalFile, clock, chapters, acts));
+    }
+
+    /// Nothing is the matter with the file, only this program does not know enough.
+    private Refused ofAnother(List<Problem> problems) {
+        return new Refused(
+                "%s was written by a Pentacell that knows more (%s: %s). Update Pentacell to open it."
+                        .formatted(file, problems.get(0).where(), problems.get(0).sentence()));
     }
 
     private void backUp(Connection database, Head head) throws SQLException {

@@ -28,6 +28,8 @@ public record Problem(Kind kind, String where, String sentence) {
         CHANGED_ACT,
         /// An act cannot be read.
         UNREADABLE_ACT,
+        /// An entry is of a kind that only another program knows.
+        UNKNOWN_KIND,
         /// An entry cannot be read.
         UNREADABLE_ENTRY,
         /// More was in the file once.

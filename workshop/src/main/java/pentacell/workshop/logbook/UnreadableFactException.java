@@ -3,7 +3,7 @@ package pentacell.workshop.logbook;
 import org.jspecify.annotations.Nullable;
 
 /// A row of the journal that this program cannot read.
-final class UnreadableFactException extends RuntimeException {
+class UnreadableFactException extends RuntimeException {
     private static final long serialVersionUID = 1;
 
     UnreadableFactException(String message, @Nullable Throwable cause) {

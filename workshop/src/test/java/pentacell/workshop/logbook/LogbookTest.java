@@ -87,8 +87,9 @@ final class LogbookTest {
             assertTrue(row.next());
             assertEquals(3.4, row.getDouble(1));
         }
-        assertTrue(
-                Donors.of(opened().state()).record("HB03").orElseThrow().groupVolts().size() == 2);
+        Logbook again = opened();
+        assertEquals(2, Donors.of(again.state()).record("HB03").orElseThrow().groupVolts().size());
+        again.close();
     }
 
     @Test
