@@ -72,7 +72,7 @@ final class DamagedWorkshopTest {
             assertTrue(
                     bench.written("#damage-problems")
                             .contains(
-                                    "entry 2: voltage-read: volts is missing (in act 2, “Log A-2”)"),
+                                    "Entry 2: voltage-read: volts is missing (in act 2, “Log A-2”)"),
                     bench.written("#damage-problems"));
             bench.click("#damage-copy");
             bench.await(

@@ -129,7 +129,7 @@ final class DamagePane extends StackPane {
         VBox lines = new VBox();
         lines.getStyleClass().add("over-lines");
         for (Problem each : problems.subList(0, Math.min(PROBLEMS_SHOWN, problems.size())))
-            lines.getChildren().add(text(each.where() + ": " + each.sentence()));
+            lines.getChildren().add(text(each.line()));
         if (problems.size() > PROBLEMS_SHOWN)
             lines.getChildren().add(text("and " + (problems.size() - PROBLEMS_SHOWN) + " more"));
         ScrollPane scroll = new ScrollPane(lines);

@@ -264,7 +264,7 @@ public final class Frame {
             }
             case Arrival.Refused refused -> desk.notices().say(refused.message());
             case Arrival.Damaged damaged -> {
-                desk.notices().say(damaged.damage().message());
+                desk.notices().say(file.getFileName() + " is not whole, and was not opened.");
                 damage.show(damaged.damage());
             }
         }

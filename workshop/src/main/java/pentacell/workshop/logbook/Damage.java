@@ -38,15 +38,11 @@ public record Damage(Path file, List<Problem> problems, Optional<WholeCopy> copy
     public String message() {
         StringBuilder text = new StringBuilder(file.getFileName() + " is not whole. ");
         for (Problem each : problems.subList(0, Math.min(NAMED, problems.size())))
-            text.append(capital(each.where())).append(": ").append(each.sentence()).append(". ");
+            text.append(each.line()).append(' ');
         if (problems.size() > NAMED)
             text.append("And ")
                     .append(Count.of(problems.size() - NAMED, "more problem", "more problems"))
                     .append(". ");
         return text.append("Nothing in it was changed.").toString();
-    }
-
-    private static String capital(String text) {
-        return text.isEmpty() ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 }

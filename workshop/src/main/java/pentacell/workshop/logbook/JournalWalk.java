@@ -164,8 +164,7 @@ final class JournalWalk {
                     "act " + row.number(),
                     stored == null
                             ? "“%s” has lost its digest".formatted(row.words())
-                            : "“%s” is not what was written, or something before it is not"
-                                    .formatted(row.words()));
+                            : "“%s” is not what was written".formatted(row.words()));
         isBroken = false;
         head =
                 new Head(

@@ -8,6 +8,17 @@ import java.util.Locale;
 /// @param where the place in the file, such as `act 12` or `entry 431`
 /// @param sentence what was found, in words for a person, without a full stop at its end
 public record Problem(Kind kind, String where, String sentence) {
+    /// The place and what was found there, as one sentence.
+    public String line() {
+        return where.isEmpty()
+                ? sentence + "."
+                : Character.toUpperCase(where.charAt(0))
+                        + where.substring(1)
+                        + ": "
+                        + sentence
+                        + ".";
+    }
+
     /// What can be wrong with a workshop file.
     public enum Kind {
         /// It is no workshop file.
