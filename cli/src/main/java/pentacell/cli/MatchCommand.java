@@ -154,6 +154,7 @@ final class MatchCommand implements Callable<Integer> {
         double seconds = seconds();
         MatchRules rules = rules();
         CellTable table = CellCsv.read(cells);
+        table.notes().forEach(errors::println);
         table.problems().forEach(problem -> errors.println(problem.text()));
         if (table.rows().isEmpty() || !table.problems().isEmpty() && !skipBadLines) {
             if (!table.rows().isEmpty())

@@ -80,6 +80,7 @@ final class TriageCommand implements Callable<Integer> {
         PrintWriter errors = spec.commandLine().getErr();
         List<List<String>> lines = new ArrayList<>();
         int bad = table.problems().size();
+        table.notes().forEach(errors::println);
         table.problems().forEach(problem -> errors.println(problem.text()));
         for (CellRow row : table.rows()) {
             if (row.volts().isEmpty()) {

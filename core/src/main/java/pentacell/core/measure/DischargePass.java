@@ -88,6 +88,7 @@ final class DischargePass {
     /// Sums over the intervals of a pass.
     private static final class Tally {
         private final SampleLog log;
+        private final Intervals intervals;
         private final int first;
         private double coulombs;
         private double joules;
@@ -95,11 +96,13 @@ final class DischargePass {
 
         Tally(SampleLog log, int first) {
             this.log = log;
+            this.intervals = new Intervals(log);
             this.first = first;
         }
 
-        /// Adds a share of the interval that begins at a sample.
+        /// Adds a share of the interval that begins at a sample, unless it is a gap.
         void add(int i, double share) {
+            if (!intervals.counts(i)) return;
             double before = Math.max(0, -log.amps(i));
             double fullAfter = Math.max(0, -log.amps(i + 1));
             double after = before + share * (fullAfter - before);
@@ -115,6 +118,7 @@ final class DischargePass {
         double voltsAtHalf(int stop) {
             double sum = 0;
             for (int i = first; i < stop; i++) {
+                if (!intervals.counts(i)) continue;
                 sum +=
                         Math.max(0, -(log.amps(i) + log.amps(i + 1)) / 2)
                                 * (log.seconds(i + 1) - log.seconds(i));

@@ -33,11 +33,6 @@ final class Oddities {
 
     private static final double CLEARLY_NOT_LFP_VOLTS = 3.75;
 
-    /// A hole in a log is this many usual intervals long, and at least a minute.
-    private static final double GAP_INTERVALS = 10;
-
-    private static final double GAP_SECONDS = 60;
-
     private static final double OVER_RATING_PERCENT = 115;
     private static final double UNDER_RATING_PERCENT = 30;
 
@@ -127,13 +122,16 @@ final class Oddities {
     }
 
     private void gaps() {
-        if (log.size() < 3) return;
-        double usual = (log.seconds(log.size() - 1) - log.seconds(0)) / (log.size() - 1);
+        Intervals intervals = new Intervals(log);
         for (int i = 1; i < log.size(); i++) {
-            double gap = log.seconds(i) - log.seconds(i - 1);
             boolean carries = Math.abs(log.amps(i)) > 0.01 && Math.abs(log.amps(i - 1)) > 0.01;
-            if (carries && gap > GAP_SECONDS && gap > GAP_INTERVALS * usual)
-                add(Oddity.TIME_GAP, log.seconds(i - 1), gap, GAP_SECONDS, "");
+            if (carries && intervals.isGap(i - 1))
+                add(
+                        Oddity.TIME_GAP,
+                        log.seconds(i - 1),
+                        log.seconds(i) - log.seconds(i - 1),
+                        Intervals.GAP_SECONDS,
+                        "");
         }
     }
 

@@ -32,7 +32,8 @@ final class Steps {
     record Found(List<RunStep> steps, List<RunStep> blips) {}
 
     static Found of(SampleLog log) {
-        List<RunStep> stretches = stretches(log);
+        Intervals intervals = new Intervals(log);
+        List<RunStep> stretches = stretches(log, intervals);
         List<RunStep> blips = new ArrayList<>();
         List<RunStep> joined = new ArrayList<>();
         for (int i = 0; i < stretches.size(); i++) {
@@ -46,7 +47,13 @@ final class Steps {
             if (isBlip) {
                 blips.add(next);
                 RunStep before = joined.remove(joined.size() - 1);
-                joined.add(step(log, before.kind(), before.first(), stretches.get(++i).last()));
+                joined.add(
+                        step(
+                                log,
+                                intervals,
+                                before.kind(),
+                                before.first(),
+                                stretches.get(++i).last()));
             } else joined.add(next);
         }
         List<RunStep> steps = new ArrayList<>();
@@ -55,14 +62,14 @@ final class Steps {
         return new Found(List.copyOf(steps), List.copyOf(blips));
     }
 
-    private static List<RunStep> stretches(SampleLog log) {
+    private static List<RunStep> stretches(SampleLog log, Intervals intervals) {
         double rest = restAmps(log);
         List<RunStep> stretches = new ArrayList<>();
         int first = 0;
         for (int i = 1; i <= log.size(); i++) {
             StepKind kind = kind(log.amps(first), rest);
             if (i < log.size() && kind(log.amps(i), rest) == kind) continue;
-            stretches.add(step(log, kind, first, i - 1));
+            stretches.add(step(log, intervals, kind, first, i - 1));
             first = i;
         }
         return stretches;
@@ -112,22 +119,25 @@ final class Steps {
                 step.milliampHours());
     }
 
-    private static RunStep step(SampleLog log, StepKind kind, int first, int last) {
+    private static RunStep step(
+            SampleLog log, Intervals intervals, StepKind kind, int first, int last) {
         return new RunStep(
                 kind,
                 first,
                 last,
                 log.seconds(first),
                 log.seconds(last),
-                kind == StepKind.REST ? 0 : chargeMilliampHours(log, first, last));
+                kind == StepKind.REST ? 0 : chargeMilliampHours(log, intervals, first, last));
     }
 
     /// Charge moved by a stretch of one direction, in mAh: the trapezoid over its samples and half
     /// of the intervals at its sides, in which the current rose and fell.
-    private static double chargeMilliampHours(SampleLog log, int first, int last) {
+    private static double chargeMilliampHours(
+            SampleLog log, Intervals intervals, int first, int last) {
         double coulombs = 0;
         boolean charges = log.amps(first) > 0;
         for (int i = Math.max(1, first); i <= Math.min(log.size() - 1, last + 1); i++) {
+            if (!intervals.counts(i - 1)) continue;
             double before = part(log.amps(i - 1), charges);
             double after = part(log.amps(i), charges);
             coulombs += (before + after) / 2 * (log.seconds(i) - log.seconds(i - 1));

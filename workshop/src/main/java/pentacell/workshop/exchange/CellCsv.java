@@ -88,7 +88,10 @@ public final class CellCsv {
                         .ofCsvRecord(text.open())) {
             Iterator<CsvRecord> lines = csv.iterator();
             if (!takeHeader(lines.next())) return;
-            while (lines.hasNext()) takeLine(lines.next());
+            Surplus surplus = new Surplus(columns.size(), text.separator());
+            while (lines.hasNext()) takeLine(lines.next(), surplus);
+            surplus.verdict()
+                    .ifPresent(verdict -> problems.add(0, new Problem(fileName, 0, verdict)));
         } catch (CsvParseException broken) {
             problem(0, "is not a table from here on: " + broken.getMessage());
         }
@@ -97,15 +100,15 @@ public final class CellCsv {
     }
 
     private boolean takeHeader(CsvRecord header) {
-        List<CellColumn> found = new ArrayList<>();
-        List<Role> taken = new ArrayList<>();
-        for (String name : header.getFields()) {
-            CellColumn column = CellColumn.of(name);
-            // the first column of a kind counts, a second is kept aside
-            if (taken.contains(column.role())) column = new CellColumn(name, Role.NOT_TAKEN, 1);
-            if (column.role() != Role.NOT_TAKEN) taken.add(column.role());
-            found.add(column);
+        List<CellColumn> found = CellColumn.allOf(header.getFields());
+        Optional<String> ambiguity = CellColumn.ambiguity(found);
+        if (ambiguity.isPresent()) {
+            columns = found;
+            problem(header.getStartingLineNumber(), ambiguity.get());
+            return false;
         }
+        found = CellColumn.oneOfEach(found);
+        List<Role> taken = found.stream().map(CellColumn::role).toList();
         columns = List.copyOf(found);
         boolean somethingToLog =
                 taken.contains(Role.VOLTAGE)
@@ -119,21 +122,33 @@ public final class CellCsv {
                                 taken.contains(Role.CELL_ID)
                                         ? "no column holds a reading"
                                         : "no column holds the cell's id",
-                                quoted(header.getFields())));
+                                quoted(found)));
         return false;
     }
 
-    private static String quoted(List<String> names) {
+    private static String quoted(List<CellColumn> columns) {
         List<String> shown =
-                names.stream().limit(8).map(name -> '"' + shortened(name) + '"').toList();
-        return String.join(", ", shown) + (names.size() > 8 ? " …" : "");
+                columns.stream()
+                        .limit(8)
+                        .map(column ->
+                                '"'
+                                        + shortened(column.header())
+                                        + '"'
+                                        + column.why().map(why -> " (" + why + ")").orElse(""))
+                        .toList();
+        return String.join(", ", shown) + (columns.size() > 8 ? " …" : "");
     }
 
     private static String shortened(String text) {
         return text.length() > 40 ? text.substring(0, 40) + "…" : text;
     }
 
-    private void takeLine(CsvRecord record) {
+    private void takeLine(CsvRecord record, Surplus surplus) {
+        Optional<String> tooMany = surplus.in(record.getFields());
+        if (tooMany.isPresent()) {
+            problem(record.getStartingLineNumber(), tooMany.get());
+            return;
+        }
         Line line = new Line(record);
         Optional<CellId> id = line.id();
         OptionalDouble volts = line.number(Role.VOLTAGE, Limit.VOLTAGE);
@@ -204,9 +219,26 @@ public final class CellCsv {
                 return number;
             }
             double value = number.getAsDouble() * column(role).factor();
+            if (couldBeThousands(role, text.get())) {
+                bad(
+                        role,
+                        text.get(),
+                        "could be %s or %s; write it without a thousands mark"
+                                .formatted(
+                                        text.get().strip().replaceAll("[.,]", ""),
+                                        text.get().strip().replace(',', '.')));
+                return OptionalDouble.empty();
+            }
             if (limit.holds(value)) return OptionalDouble.of(value);
             bad(role, text.get(), "cannot be, expected " + limit.expected());
             return OptionalDouble.empty();
+        }
+
+        /// No capacity in mAh has three decimals: such a mark parts thousands more likely.
+        private boolean couldBeThousands(Role role, String text) {
+            return (role == Role.CAPACITY || role == Role.RATED)
+                    && column(role).factor() == 1
+                    && text.strip().matches("[1-9]\\d?[.,]\\d{3}");
         }
 
         Optional<Chemistry> chemistry() {

@@ -23,6 +23,16 @@ public record CellTable(
         problems = List.copyOf(problems);
     }
 
+    /// What was taken for something its header does not plainly say, or not taken for a reason.
+    public List<String> notes() {
+        return columns.stream()
+                .filter(column -> column.factor() != 1 || column.why().isPresent())
+                .map(column ->
+                        "%s: column \"%s\": %s"
+                                .formatted(fileName, column.header().strip(), column.words()))
+                .toList();
+    }
+
     /// Something wrong in a file.
     ///
     /// @param fileName the file

@@ -1,6 +1,7 @@
 package pentacell.workshop.exchange;
 
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,11 +23,13 @@ public record LockCsv(Map<CellId, Integer> locks, List<Problem> problems) {
     /// Reads a file.
     public static LockCsv read(Path file) {
         Map<CellId, Integer> locks = new LinkedHashMap<>();
-        NamedTable.Read<Boolean> read = NamedTable.read(file, line -> line(line, locks));
+        Map<CellId, Long> lineOf = new HashMap<>();
+        NamedTable.Read<Boolean> read = NamedTable.read(file, line -> line(line, locks, lineOf));
         return new LockCsv(locks, read.problems());
     }
 
-    private static boolean line(NamedTable.Line line, Map<CellId, Integer> locks)
+    private static boolean line(
+            NamedTable.Line line, Map<CellId, Integer> locks, Map<CellId, Long> lineOf)
             throws NamedTable.BadLine {
         String id = line.required("the id of a cell", "cell_id");
         String group = line.required("a group number from 1", "group");
@@ -36,6 +39,9 @@ public record LockCsv(Map<CellId, Integer> locks, List<Problem> problems) {
         if (!group.matches("[1-9]\\d{0,3}"))
             throw new NamedTable.BadLine(
                     "column \"group\": \"" + group + "\" is no group number from 1");
+        Long before = lineOf.putIfAbsent(new CellId(id), line.number());
+        if (before != null)
+            throw new NamedTable.BadLine("cell id \"" + id + "\" stands already in line " + before);
         locks.put(new CellId(id), Integer.parseInt(group) - 1);
         return true;
     }

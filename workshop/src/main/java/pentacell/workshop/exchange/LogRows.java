@@ -23,6 +23,10 @@ final class LogRows extends AbstractBaseCsvCallbackHandler<Row> {
     static final class Row {
         long line;
         int fields;
+
+        /// Fields up to the last that is not empty.
+        int filled;
+
         boolean isBlank;
         double seconds;
         double volts;
@@ -47,6 +51,7 @@ final class LogRows extends AbstractBaseCsvCallbackHandler<Row> {
     protected void handleBegin(long startingLineNumber) {
         row.line = startingLineNumber;
         row.fields = 0;
+        row.filled = 0;
         row.isBlank = true;
         row.seconds = Double.NaN;
         row.volts = Double.NaN;
@@ -62,6 +67,7 @@ final class LogRows extends AbstractBaseCsvCallbackHandler<Row> {
     protected void handleField(int field, char[] buffer, int offset, int length, boolean quoted) {
         row.fields++;
         row.isBlank &= length == 0;
+        if (length > 0) row.filled = row.fields;
         if (columns.isEmpty()) {
             row.texts.add(new String(buffer, offset, length));
             return;

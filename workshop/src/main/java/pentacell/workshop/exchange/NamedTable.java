@@ -58,8 +58,15 @@ final class NamedTable {
                             .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
                             .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
                             .ofNamedCsvRecord(text.open())) {
+                Optional<Surplus> surplus = Optional.empty();
                 for (NamedCsvRecord record : csv) {
+                    if (surplus.isEmpty())
+                        surplus =
+                                Optional.of(
+                                        new Surplus(record.getHeader().size(), text.separator()));
                     try {
+                        Optional<String> tooMany = surplus.get().in(record.getFields());
+                        if (tooMany.isPresent()) throw new BadLine(tooMany.get());
                         values.add(reader.read(new Line(record)));
                     } catch (BadLine | IllegalArgumentException bad) {
                         problems.add(
@@ -69,6 +76,8 @@ final class NamedTable {
                                         String.valueOf(bad.getMessage())));
                     }
                 }
+                surplus.flatMap(Surplus::verdict)
+                        .ifPresent(verdict -> problems.add(0, new Problem(name, 0, verdict)));
             }
         } catch (NoSuchFileException missing) {
             problems.add(new Problem(name, 0, "there is no such file"));
@@ -86,6 +95,21 @@ final class NamedTable {
 
         private Line(NamedCsvRecord record) {
             this.record = record;
+        }
+
+        /// Where it stands in the file, from 1.
+        long number() {
+            return record.getStartingLineNumber();
+        }
+
+        /// @throws BadLine when more than one of these columns is filled
+        void onlyOneOf(String... names) throws BadLine {
+            List<String> filled = new ArrayList<>();
+            for (String name : names) if (text(name).isPresent()) filled.add('"' + name + '"');
+            if (filled.size() > 1)
+                throw new BadLine(
+                        "columns %s say the same; which one counts? Leave the other out"
+                                .formatted(String.join(" and ", filled)));
         }
 
         /// The text of a column, found by the first of its names that is there.

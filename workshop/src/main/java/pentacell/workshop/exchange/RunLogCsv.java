@@ -23,6 +23,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.function.Supplier;
 import pentacell.core.measure.CurrentSign;
 import pentacell.core.measure.SampleLog;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.workshop.exchange.CellTable.Problem;
 
@@ -44,6 +45,17 @@ public final class RunLogCsv {
 
     private static final double MOST_AMPS = 1000;
 
+    /// No can is colder or hotter than these, in °C.
+    private static final double LEAST_CELSIUS = -60;
+
+    private static final double MOST_CELSIUS = 300;
+
+    /// No run of a cell lasts longer, in s: a year.
+    private static final double MOST_SECONDS = 3.2e7;
+
+    /// Seconds since 1970 in the year 2286.
+    private static final double LAST_DATE = 1e10;
+
     /// A middle value over this has no unit but mV or mA.
     private static final double SURELY_MILLI = 60;
 
@@ -53,6 +65,12 @@ public final class RunLogCsv {
     private final List<String> notes = new ArrayList<>();
     private final List<double[]> pending = new ArrayList<>();
     private int skipped;
+    private int names;
+    private int tooMany;
+    private int oddTemperatures;
+
+    /// A sample far ahead of the one before: the next one shows whether it is a gap or a slip.
+    private Optional<double[]> suspect = Optional.empty();
 
     private RunLogCsv(String name) {
         this.name = name;
@@ -75,6 +93,9 @@ public final class RunLogCsv {
         String sha256 = "";
         try {
             if (Files.isDirectory(file)) throw new IOException("is a folder");
+            if (TextFile.isUtf16(file))
+                throw new IOException(
+                        "it is UTF-16; save it as UTF-8 or as plain CSV, then read it again");
             char separator = separator(file);
             CompletableFuture<String> fingerprint = fingerprinting.get();
             LogRows rows = new LogRows();
@@ -87,7 +108,7 @@ public final class RunLogCsv {
                                     .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
                                     .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
                                     .build(rows, text)) {
-                reader.lines(csv, rows);
+                reader.lines(csv, rows, separator);
             }
             sha256 = fingerprint.join();
         } catch (NoSuchFileException missing) {
@@ -127,7 +148,7 @@ public final class RunLogCsv {
         }
     }
 
-    private void lines(CsvReader<LogRows.Row> csv, LogRows rows) {
+    private void lines(CsvReader<LogRows.Row> csv, LogRows rows, char separator) {
         Optional<LogColumns> known = Optional.empty();
         int preamble = 0;
         for (LogRows.Row row : csv) {
@@ -136,6 +157,7 @@ public final class RunLogCsv {
                 if (known.isEmpty() && ++preamble > MOST_PREAMBLE) break;
                 if (known.isEmpty()) continue;
                 rows.know(known.get());
+                names = row.fields;
                 if (known.get().isHeader()) continue;
                 notes.add("no column names: taken as time in s, voltage, current");
                 first(row, known.get());
@@ -143,6 +165,10 @@ public final class RunLogCsv {
             line(row, known.get());
         }
         flushPending();
+        acceptSuspect();
+        flushPending();
+        if (tooMany > 0 && columns.size == 0)
+            problems.add(0, new Problem(name, 0, Surplus.verdict(separator, true)));
         if (known.isEmpty())
             problem(
                     1,
@@ -159,6 +185,11 @@ public final class RunLogCsv {
 
     private void line(LogRows.Row row, LogColumns at) {
         if (row.isBlank) return;
+        if (row.filled > names) {
+            tooMany++;
+            problem(row.line, Surplus.sentence(row.filled, names));
+            return;
+        }
         if (row.fields <= Math.max(at.time(), Math.max(at.volts(), at.amps()))) {
             problem(
                     row.line,
@@ -168,7 +199,13 @@ public final class RunLogCsv {
         if (isBad(row.line, "time", row.timeText, row.seconds)
                 || isBad(row.line, "voltage", row.voltsText, row.volts)
                 || isBad(row.line, "current", row.ampsText, row.amps)) return;
-        take(row.line, row.seconds, row.volts, row.amps, row.celsius);
+        take(row.line, row.seconds, row.volts, row.amps, celsius(row));
+    }
+
+    private double celsius(LogRows.Row row) {
+        boolean canBe = row.celsius >= LEAST_CELSIUS && row.celsius <= MOST_CELSIUS;
+        if (!canBe && !Double.isNaN(row.celsius)) oddTemperatures++;
+        return canBe ? row.celsius : Double.NaN;
     }
 
     private boolean isBad(long line, String what, String text, double value) {
@@ -182,9 +219,19 @@ public final class RunLogCsv {
     /// Takes a sample whose time rises; one that goes back waits until it is clear whether the
     /// clock was started anew.
     private void take(long line, double seconds, double volts, double amps, double celsius) {
+        if (columns.size == 0) columns.isCalendar = seconds > MOST_SECONDS;
+        if (Math.abs(seconds) > (columns.isCalendar ? LAST_DATE : MOST_SECONDS)) {
+            problem(line, "time %s is out of place; left out".formatted(text(seconds)));
+            return;
+        }
+        if (suspect.isPresent()) judgeSuspect(seconds + columns.offset);
         double shifted = seconds + columns.offset;
         if (columns.size == 0 || shifted > columns.seconds[columns.size - 1]) {
             flushPending();
+            if (columns.isFarAhead(shifted)) {
+                suspect = Optional.of(new double[] {line, shifted, volts, amps, celsius});
+                return;
+            }
             columns.add(line, shifted, volts, amps, celsius);
             return;
         }
@@ -205,6 +252,31 @@ public final class RunLogCsv {
         for (double[] each : pending)
             columns.add((long) each[0], each[1] + columns.offset, each[2], each[3], each[4]);
         pending.clear();
+    }
+
+    /// A sample far ahead is a slip when the next one is before it and behind the last, else there
+    /// is a gap.
+    private void judgeSuspect(double next) {
+        double[] ahead = suspect.orElseThrow();
+        boolean isSlip = next < ahead[1] && next > columns.seconds[columns.size - 1];
+        if (!isSlip) {
+            acceptSuspect();
+            return;
+        }
+        suspect = Optional.empty();
+        problem(
+                (long) ahead[0],
+                "time %s stands between %s and %s; left out"
+                        .formatted(
+                                text(ahead[1] - columns.offset),
+                                text(columns.seconds[columns.size - 1] - columns.offset),
+                                text(next - columns.offset)));
+    }
+
+    private void acceptSuspect() {
+        suspect.ifPresent(
+                ahead -> columns.add((long) ahead[0], ahead[1], ahead[2], ahead[3], ahead[4]));
+        suspect = Optional.empty();
     }
 
     private void flushPending() {
@@ -279,12 +351,23 @@ public final class RunLogCsv {
                         "%s V, %s A is no reading of a single cell".formatted(volts[i], amps[i]));
             else builder.add(columns.seconds[i], volts[i], amps[i], columns.celsius[i]);
         }
+        if (oddTemperatures > 0)
+            notes.add(
+                    "%s left out, for no can is so cold or so hot"
+                            .formatted(
+                                    Count.of(
+                                            oddTemperatures,
+                                            "temperature was",
+                                            "temperatures were")));
         if (columns.size == 0 && problems.isEmpty()) problem(0, "has no samples");
         return new RunLog(name, sha256, builder.build(), problems, skipped, notes);
     }
 
     /// The columns while they grow.
     private static final class Columns {
+        private static final double FAR_SECONDS = 60;
+        private static final double FAR_INTERVALS = 20;
+
         private long[] lines = new long[256];
         private double[] seconds = new double[256];
         private double[] volts = new double[256];
@@ -292,6 +375,16 @@ public final class RunLogCsv {
         private double[] celsius = new double[256];
         private int size;
         private double offset;
+        private boolean isCalendar;
+
+        /// Whether a time is so far from the last sample that it may be a slip: over a minute and
+        /// over twenty times the interval before.
+        boolean isFarAhead(double second) {
+            if (size < 2) return false;
+            double interval = seconds[size - 1] - seconds[size - 2];
+            double ahead = second - seconds[size - 1];
+            return ahead > FAR_SECONDS && ahead > FAR_INTERVALS * interval;
+        }
 
         void add(long line, double second, double volt, double amp, double degree) {
             if (size == lines.length) grow();

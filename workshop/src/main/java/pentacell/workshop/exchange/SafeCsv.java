@@ -47,8 +47,16 @@ public final class SafeCsv {
     }
 
     private static String safe(String text) {
-        if (text.isEmpty() || "=+-@\t\r".indexOf(text.charAt(0)) < 0) return text;
+        if (!couldBeginFormula(text)) return text;
         boolean isNumber = text.matches("[+-]?\\d+(\\.\\d+)?");
         return isNumber ? text : "'" + text;
+    }
+
+    /// A spreadsheet passes over what cannot be seen at the beginning, and some take the full-width
+    /// signs for the plain ones.
+    private static boolean couldBeginFormula(String text) {
+        if (!text.isEmpty() && "\t\r\n".indexOf(text.charAt(0)) >= 0) return true;
+        String seen = text.replaceFirst("^[\\s\\p{Z}\\p{C}]+", "");
+        return !seen.isEmpty() && "=+-@＝＋－＠−".indexOf(seen.charAt(0)) >= 0;
     }
 }

@@ -16,9 +16,10 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Optional;
 
-/// A text file of unknown encoding: UTF-8 when it is that without fault, else Windows-1252. Read as
-/// a stream, whatever its size.
+/// A text file of unknown encoding: UTF-16 when it says so, UTF-8 when it is that without fault,
+/// else Windows-1252. Read as a stream, whatever its size.
 final class TextFile {
     private final Path file;
     private final Charset charset;
@@ -35,20 +36,20 @@ final class TextFile {
     /// Looks at a file once from end to end.
     static TextFile examine(Path file) throws IOException {
         MessageDigest digest = sha256();
-        Charset charset = StandardCharsets.UTF_8;
+        Optional<Charset> marked = utf16(file);
+        Charset charset = marked.orElse(StandardCharsets.UTF_8);
         try (InputStream in = new DigestInputStream(Files.newInputStream(file), digest)) {
             Reader reader =
                     new InputStreamReader(
                             in,
-                            StandardCharsets.UTF_8
-                                    .newDecoder()
+                            charset.newDecoder()
                                     .onMalformedInput(CodingErrorAction.REPORT)
                                     .onUnmappableCharacter(CodingErrorAction.REPORT));
             char[] buffer = new char[1 << 16];
             try {
                 while (reader.read(buffer) >= 0) {}
-            } catch (CharacterCodingException notUtf8) {
-                charset = Charset.forName("windows-1252");
+            } catch (CharacterCodingException notThat) {
+                if (marked.isEmpty()) charset = Charset.forName("windows-1252");
             }
             in.transferTo(java.io.OutputStream.nullOutputStream());
         }
@@ -57,6 +58,23 @@ final class TextFile {
             String first = reader.readLine();
             while (first != null && first.isBlank()) first = reader.readLine();
             return new TextFile(file, charset, sum, first == null ? "" : first);
+        }
+    }
+
+    /// Whether a file says at its beginning that it is UTF-16.
+    static boolean isUtf16(Path file) throws IOException {
+        return utf16(file).isPresent();
+    }
+
+    private static Optional<Charset> utf16(Path file) throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            byte[] mark = in.readNBytes(2);
+            if (mark.length < 2) return Optional.empty();
+            if (mark[0] == (byte) 0xFF && mark[1] == (byte) 0xFE)
+                return Optional.of(StandardCharsets.UTF_16LE);
+            if (mark[0] == (byte) 0xFE && mark[1] == (byte) 0xFF)
+                return Optional.of(StandardCharsets.UTF_16BE);
+            return Optional.empty();
         }
     }
 

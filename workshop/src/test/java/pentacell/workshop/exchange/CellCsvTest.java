@@ -145,6 +145,76 @@ final class CellCsvTest {
                 table.columns().stream().map(CellColumn::words).collect(Collectors.joining("; ")));
     }
 
+    /// Nothing is guessed in silence: what does not fit is refused or said.
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "cell_id,capacity_wh~A,9.4 | no column holds a reading; the columns are \"cell_id\", \"capacity_wh\" (its unit does not fit capacity in mAh)",
+                "cell_id,capacity_pct~A,94 | (its unit does not fit capacity in mAh)",
+                "cell_id,capacity %~A,94 | (its unit does not fit capacity in mAh)",
+                "cell_id,ir_kohm~A,0.05 | (its unit does not fit internal resistance in mΩ)",
+                "cell_id,voltage_drop_mv~A,30 | (\"drop\" is not the voltage of a resting cell)",
+                "cell_id,cap first mAh,cap second mAh~A,2100,2200 | cells.csv:1: \"cap first mAh\" and \"cap second mAh\" could each be the capacity in mAh; name the one that counts capacity_mah",
+                "cell_id;capacity_mah~A;2,150 | column 2 \"capacity_mah\": \"2,150\" could be 2150 or 2.150; write it without a thousands mark",
+                "cell_id,capacity_mah~A,\"2,150\" | could be 2150 or 2.150",
+                "cell_id,voltage_v~A-1,3,61 | cells.csv: every line has more fields than there are column names: numbers with a decimal comma need semicolons",
+                "cell_id,ir_mohm~A-1,5,x | cells.csv: every line has more fields than there are column names",
+                "cell_id,ir_mohm~A-1,46,4~B,46 | cells.csv:2: has 3 fields under 2 column names",
+            })
+    void whatDoesNotFitIsRefusedAndSaid(String text, String complaint) throws IOException {
+        CellTable table = read(text.replace('~', '\n') + "\n");
+        String said =
+                table.problems().stream()
+                        .map(CellTable.Problem::text)
+                        .collect(Collectors.joining("\n"));
+        assertTrue(said.contains(complaint), said);
+        table.rows().forEach(row -> assertEquals("B", row.id().text()));
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                // the plain name counts, and what was left aside is said
+                "cell_id,cap_nominal_mah,capacity_mah,capacity_old_mah~A,2200,2143,1 | 2143 | \"capacity_mah\" was taken for it",
+                "cell_id,voltage_drop_mv,capacity_mah~A,20,2143 | 2143 | is not the voltage of a resting cell",
+                "cell_id,Capacity (Ah)~A,2.143 | 2143 | capacity in mAh (from Ah)",
+                "cell_id;capacity Ah~A;2,143 | 2143 | capacity in mAh (from Ah)",
+                // empty fields at the end are no surplus
+                "cell_id,cap Ah~A,2.143,, | 2143 | (from Ah)",
+            })
+    void whatWasTakenForWhatIsSaid(String text, double milliampHours, String note)
+            throws IOException {
+        CellTable table = read(text.replace('~', '\n') + "\n");
+        assertEquals(List.of(), table.problems());
+        assertEquals(milliampHours, table.rows().get(0).milliampHours().orElseThrow(), 1e-9);
+        assertTrue(String.join("\n", table.notes()).contains(note), table.notes().toString());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"UTF-16LE", "UTF-16BE"})
+    void textOfTwoBytesALetterIsRead(String charset) throws IOException {
+        Path file = folder.resolve("cells.csv");
+        Files.writeString(
+                file, "\ufeffcell_id,ir_mohm,model\nÄ-1,56,Größe\n", Charset.forName(charset));
+        CellTable table = CellCsv.read(file);
+        assertEquals(List.of(), table.problems());
+        assertEquals("Größe", table.rows().get(0).model().orElseThrow());
+        assertEquals(charset, table.encoding());
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "=1+2", " =1+2", "\n=1+2", "\r\n@x", "\u00a0-x", "\ufeff+x", "\u200b=x", "＝1",
+                "＋x", "－x", "＠x", "\u2003＝1", "\t", "\tx", "−x", "\u0000=1"
+            })
+    void nothingThatCouldBeginAFormulaIsWrittenPlainly(String text) {
+        String cell = SafeCsv.text(List.of("a"), List.of(List.of(text))).substring(3);
+        assertTrue(cell.startsWith("'") || cell.startsWith("\"'"), cell);
+    }
+
     @Test
     void writtenCellsNeverBeginAFormula() {
         assertEquals(

@@ -16,6 +16,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import pentacell.core.cell.Oddity;
 import pentacell.core.measure.Analyse;
 import pentacell.core.measure.AnalysisSettings;
 import pentacell.core.measure.StepKind;
@@ -210,5 +211,85 @@ final class RunLogCsvTest {
         for (String none : List.of("", "-", ".", "1.2.3", "abc", "NaN", "Infinity", "1e999"))
             assertTrue(Double.isNaN(LogNumber.parse(none)), none);
         assertEquals(1200, LogNumber.parse("1.2e3"));
+    }
+
+    /// An hour at 1 A with one line changed.
+    private RunLog hourWith(int second, String line) throws IOException {
+        StringBuilder text = new StringBuilder("time_s,voltage_v,current_a,temp_c\n");
+        for (int t = 0; t <= 3600; t += 10)
+            text.append(
+                    t == second
+                            ? line + "\n"
+                            : String.format(Locale.ROOT, "%d,%.4f,-1,25%n", t, 4.0 - t / 3600.0));
+        return read(text.toString());
+    }
+
+    @ParameterizedTest(name = "{1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "570  | 57000,3.84,-1,25   | run.csv:59: time 57000 s stands between 560 s and 580 s; left out",
+                "570  | 1e308,3.84,-1,25   | is out of place; left out",
+                "570  | -1e300,3.84,-1,25  | is out of place; left out",
+                "570  | 5700000,3.84,-1,25 | run.csv:59: time 5700000 s stands between 560 s and 580 s; left out",
+                "570  | 5,3.84,-1,25       | run.csv:59: time goes back to 5 s after 560 s",
+                "570  | 570,3,84,-1,25     | run.csv:59: has 5 fields under 4 column names",
+            })
+    void oneBadLineIsNamedAndChangesNothing(int second, String line, String complaint)
+            throws IOException {
+        RunLog log = hourWith(second, line);
+        assertTrue(log.problems().get(0).text().contains(complaint), log.problems().toString());
+        assertEquals(1, log.problems().size());
+        assertEquals(1000, milliampHours(log), 0.5);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"1e308", "-273", "999", "hot", "", "NaN"})
+    void aTemperatureThatCannotBeIsLeftOutAndTheSampleKept(String celsius) throws IOException {
+        RunLog log = hourWith(570, "570,3.8417,-1," + celsius);
+        assertEquals(List.of(), log.problems());
+        assertEquals(361, log.log().size());
+        assertTrue(Double.isNaN(log.log().celsius(57)));
+        boolean isNumber = NumberText.parse(celsius).isPresent();
+        assertEquals(
+                isNumber, log.notes().toString().contains("1 temperature was left out"), celsius);
+        assertTrue(Analyse.log(log.log(), AnalysisSettings.NONE).discharge().isPresent());
+    }
+
+    /// A short gap under the same current is bridged, a long one or one over a change is not
+    /// counted, and both are named.
+    @ParameterizedTest(name = "from {0} to {1} s at {2} A")
+    @CsvSource({"1000, 1200, -1, 1000", "1000, 1900, -1, 750", "1000, 1200, -0.5, 611"})
+    void sumsDoNotRunOverAGapAsIfItHadBeenMeasured(
+            int from, int to, double ampsAfter, double milliampHours) throws IOException {
+        StringBuilder text = new StringBuilder("time_s,voltage_v,current_a\n");
+        for (int t = 0; t <= 3600; t += 10)
+            if (t <= from || t >= to)
+                text.append(
+                        String.format(
+                                Locale.ROOT,
+                                "%d,%.4f,%.1f%n",
+                                t,
+                                4.0 - t / 3600.0,
+                                t <= from ? -1 : ampsAfter));
+        RunLog log = read(text.toString());
+        assertEquals(List.of(), log.problems());
+        assertEquals(milliampHours, milliampHours(log), 1);
+        assertTrue(
+                Analyse.log(log.log(), AnalysisSettings.NONE).anomalies().stream()
+                        .anyMatch(each -> each.kind() == Oddity.TIME_GAP));
+    }
+
+    private static double milliampHours(RunLog log) {
+        return Analyse.log(log.log(), AnalysisSettings.NONE)
+                .discharge()
+                .orElseThrow()
+                .milliampHours();
+    }
+
+    @Test
+    void aLogOfTwoBytesALetterIsNamed() throws IOException {
+        RunLog log = read("\ufefftime_s,voltage_v,current_a\n0,4,-1\n", StandardCharsets.UTF_16LE);
+        assertTrue(log.problems().get(0).text().contains("it is UTF-16"));
     }
 }

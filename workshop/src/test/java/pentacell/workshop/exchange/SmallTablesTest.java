@@ -55,11 +55,22 @@ final class SmallTablesTest {
                 "group,voltage_v~1,9999      | t.csv:2",
                 "group,current~1,3.9         | t.csv:2",
                 "group,voltage_v             | t.csv: has no lines",
+                "group,voltage_v~1,3,97      | t.csv: every line has more fields than there are column names: numbers with a decimal comma",
+                "group,voltage_v~1,3.97~2,3,97 | t.csv:3: has 3 fields under 2 column names",
+                "group,voltage_v,voltage_mv~1,3.97,3970 | t.csv:2: columns \"voltage_mv\" and \"voltage_v\" say the same",
                 "''                          | t.csv"
             })
     void aBadReadingIsNamedByItsPlace(String text, String place) throws IOException {
         ReadingsCsv read = ReadingsCsv.read(file(text));
         assertTrue(read.problems().get(0).text().startsWith(place), read.problems().toString());
+    }
+
+    @Test
+    void aCellThatIsLockedTwiceIsNamed() throws IOException {
+        LockCsv locks = LockCsv.read(file("cell_id,group~A-1,1~A-2,1~A-1,2"));
+        assertEquals(
+                List.of("t.csv:4: cell id \"A-1\" stands already in line 2"),
+                locks.problems().stream().map(CellTable.Problem::text).toList());
     }
 
     @Test
