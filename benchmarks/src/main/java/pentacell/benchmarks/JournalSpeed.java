@@ -20,7 +20,7 @@ import pentacell.workshop.logbook.Opening;
 /// The journal: one fact logged, and a workshop of 10,000 cells and 100,000 facts opened, against a
 /// plain write of the same size that is forced to the disk and a plain read of the file.
 public final class JournalSpeed {
-    private static final int LOGGED = 300;
+    private static final int LOGGED = 3000;
     private static final int CELLS = 10_000;
     private static final int READINGS = 10;
     private static final int OPENINGS = 7;

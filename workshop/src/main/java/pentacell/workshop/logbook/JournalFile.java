@@ -81,7 +81,8 @@ final class JournalFile implements AutoCloseable {
 
     /// What is the matter when the name of the file leads elsewhere by now.
     Optional<String> gone() {
-        if (Files.exists(file) && key(file).equals(key)) return Optional.empty();
+        Optional<Object> there = key(file);
+        if (there.equals(key) && (there.isPresent() || Files.exists(file))) return Optional.empty();
         return Optional.of(
                 "%s was %s while it was open. Nothing is logged until it is back in its place: put it back under this name, or close it and open it where it is now."
                         .formatted(

@@ -20,14 +20,16 @@ final class JournalRows {
             throws SQLException {
         try (PreparedStatement ofAct =
                         database.prepareStatement(
-                                "INSERT INTO act (act, at, words) VALUES (?, ?, ?)");
+                                "INSERT INTO act (act, at, words, digest) VALUES (?, ?, ?, ?)");
                 PreparedStatement ofFact =
                         database.prepareStatement(
                                 "INSERT INTO fact (sequence, act, kind, cell, body) VALUES (?, ?, ?, ?, ?)")) {
-            for (RawAct act : acts) {
+            for (int i = 0; i < acts.size(); i++) {
+                RawAct act = acts.get(i);
                 ofAct.setLong(1, act.number());
                 ofAct.setString(2, act.at());
                 ofAct.setString(3, act.words());
+                ofAct.setString(4, heads.get(i).digest());
                 ofAct.execute();
                 for (RawFact fact : act.facts()) {
                     ofFact.setLong(1, fact.sequence());
@@ -40,22 +42,17 @@ final class JournalRows {
                 ofFact.executeBatch();
             }
         }
-        seal(database, heads);
     }
 
     /// Gives every act of a journal that has none its digest.
     static void sealAll(Connection database) throws SQLException {
         List<RawAct> acts = new ArrayList<>();
         new JournalWalk(database, false, Optional.empty(), acts::add, problem -> {}).walk();
-        seal(database, Chain.heads(Head.START, acts));
-    }
-
-    private static void seal(Connection database, List<Head> heads) throws SQLException {
         try (PreparedStatement row =
-                database.prepareStatement("INSERT INTO act_digest (act, digest) VALUES (?, ?)")) {
-            for (Head each : heads) {
-                row.setLong(1, each.act());
-                row.setString(2, each.digest());
+                database.prepareStatement("UPDATE act SET digest = ? WHERE act = ?")) {
+            for (Head each : Chain.heads(Head.START, acts)) {
+                row.setString(1, each.digest());
+                row.setLong(2, each.act());
                 row.addBatch();
             }
             row.executeBatch();
@@ -68,7 +65,7 @@ final class JournalRows {
                 ResultSet row =
                         statement.executeQuery(
                                 "SELECT (SELECT max(act) FROM act), (SELECT max(sequence) FROM fact),"
-                                        + " (SELECT digest FROM act_digest ORDER BY act DESC LIMIT 1)")) {
+                                        + " (SELECT digest FROM act ORDER BY act DESC LIMIT 1)")) {
             row.next();
             String digest = row.getString(3);
             return new Head(row.getLong(1), row.getLong(2), digest == null ? Chain.START : digest);

@@ -80,7 +80,7 @@ final class JournalWalk {
 
     private String actQuery() {
         return isSealed
-                ? "SELECT act.act, at, words, digest FROM act LEFT JOIN act_digest USING (act) ORDER BY act.act"
+                ? "SELECT act, at, words, digest FROM act ORDER BY act"
                 : "SELECT act, at, words, NULL FROM act ORDER BY act";
     }
 

@@ -1,9 +1,9 @@
--- A digest for each act, over itself and the digest before it: whatever is lost or changed in the middle is seen.
-CREATE TABLE act_digest (
-  act INTEGER PRIMARY KEY REFERENCES act (act),
-  digest TEXT NOT NULL
-) STRICT;
+-- Each act keeps a digest of itself and of the digest before it: whatever is lost or changed in the middle is seen.
+DROP TRIGGER IF EXISTS act_is_fixed;
 --;
-CREATE TRIGGER act_digest_is_kept BEFORE DELETE ON act_digest BEGIN SELECT RAISE(ABORT, 'the journal is append-only'); END;
+ALTER TABLE act ADD COLUMN digest TEXT;
 --;
-CREATE TRIGGER act_digest_is_fixed BEFORE UPDATE ON act_digest BEGIN SELECT RAISE(ABORT, 'the journal is append-only'); END;
+-- A digest can be given once to an act of an older format that has none.
+CREATE TRIGGER act_is_fixed BEFORE UPDATE ON act
+WHEN OLD.digest IS NOT NULL OR NEW.act IS NOT OLD.act OR NEW.at IS NOT OLD.at OR NEW.words IS NOT OLD.words
+BEGIN SELECT RAISE(ABORT, 'the journal is append-only'); END;
