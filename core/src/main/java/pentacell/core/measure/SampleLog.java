@@ -13,6 +13,30 @@ public final class SampleLog {
     private final double[] amps;
     private final double[] celsius;
 
+    /// No single cell reads over this, in V either way.
+    private static final double MOST_VOLTS = 20;
+
+    /// No single cell carries more, in A either way.
+    private static final double MOST_AMPS = 1000;
+
+    /// No can is colder or hotter, in °C.
+    private static final double LEAST_CELSIUS = -60;
+
+    private static final double MOST_CELSIUS = 300;
+
+    /// No run of a cell lasts longer, in s: a year.
+    public static final double MOST_SECONDS = 3.2e7;
+
+    /// Whether these can be the readings of a single cell; NaN cannot.
+    public static boolean canBe(double volts, double amps) {
+        return Math.abs(volts) <= MOST_VOLTS && Math.abs(amps) <= MOST_AMPS;
+    }
+
+    /// Whether this can be the temperature of a can, in °C; NaN cannot.
+    public static boolean canBeCelsius(double celsius) {
+        return celsius >= LEAST_CELSIUS && celsius <= MOST_CELSIUS;
+    }
+
     private SampleLog(double[] seconds, double[] volts, double[] amps, double[] celsius) {
         this.seconds = seconds;
         this.volts = volts;

@@ -52,12 +52,14 @@ final class GrowingRun {
             double[] row = rows.get(i);
             seen++;
             boolean isGood =
-                    row.length >= 3
-                            && Double.isFinite(row[0])
-                            && Double.isFinite(row[1])
-                            && Double.isFinite(row[2])
-                            && row[0] > samples.lastSeconds();
-            if (isGood) samples.add(row[0], row[1], row[2], row.length > 3 ? row[3] : Double.NaN);
+                    row != null
+                            && row.length >= 3
+                            && SampleLog.canBe(row[1], row[2])
+                            && row[0] > samples.lastSeconds()
+                            && row[0] <= SampleLog.MOST_SECONDS;
+            if (!isGood) continue;
+            boolean hasCelsius = row.length > 3 && SampleLog.canBeCelsius(row[3]);
+            samples.add(row[0], row[1], row[2], hasCelsius ? row[3] : Double.NaN);
         }
     }
 

@@ -1,14 +1,13 @@
 package pentacell.instruments.bench;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
@@ -19,6 +18,7 @@ import java.util.function.LongFunction;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import pentacell.instruments.protocol.Ask;
+import pentacell.instruments.protocol.LineReader;
 import pentacell.instruments.protocol.Tell;
 import pentacell.instruments.protocol.Wire;
 
@@ -39,7 +39,9 @@ final class InstrumentClient implements AutoCloseable {
         void told(Tell event);
 
         /// The connection is gone.
-        void lost();
+        ///
+        /// @param why in words for a person
+        void lost(String why);
     }
 
     /// What was asked was refused.
@@ -71,26 +73,34 @@ final class InstrumentClient implements AutoCloseable {
     }
 
     private void listen() {
-        try (BufferedReader in =
-                new BufferedReader(
-                        new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8))) {
-            for (String line = in.readLine(); line != null; line = in.readLine()) {
-                try {
-                    Tell tell = Wire.tell(line);
-                    if (tell instanceof Tell.Answer answer) answered(answer);
-                    else listener.told(tell);
-                } catch (Wire.NotUnderstoodException odd) {
-                    LOG.warn("an instrument said something odd", odd);
-                }
-            }
+        String why = "the line was cut";
+        try (LineReader in = new LineReader(socket.getInputStream())) {
+            for (Optional<String> line = in.next(); line.isPresent(); line = in.next())
+                hear(line.get());
         } catch (IOException gone) {
             LOG.debug("the line is gone", gone);
+            String said = gone.getMessage();
+            if (said != null && said.startsWith("it sent")) why = said;
         } finally {
             close();
+            // first the reason, then those who wait for an answer
+            listener.lost(why);
             open.values()
                     .forEach(waiting ->
                             waiting.completeExceptionally(new IOException("the line is gone")));
-            listener.lost();
+        }
+    }
+
+    private void hear(String line) {
+        try {
+            Tell tell = Wire.tell(line);
+            if (tell instanceof Tell.Answer answer) answered(answer);
+            else listener.told(tell);
+        } catch (Wire.NotUnderstoodException odd) {
+            LOG.warn("an instrument said something odd", odd);
+        } catch (RuntimeException odd) {
+            // one sick message is no reason to lose the line
+            LOG.warn("what an instrument said could not be taken", odd);
         }
     }
 

@@ -9,6 +9,7 @@ import pentacell.core.bay.Bay;
 import pentacell.core.cell.Chemistry;
 import pentacell.instruments.protocol.Ask;
 import pentacell.instruments.protocol.Tell;
+import pentacell.instruments.protocol.Wire;
 
 /// Asks an instrument once who it is.
 public final class InstrumentProbe {
@@ -26,7 +27,11 @@ public final class InstrumentProbe {
                         address.substring(0, colon),
                         Integer.parseInt(address.substring(colon + 1)),
                         new Deaf())) {
-            return client.ask(Ask.Identify::new, Tell.Identity.class).slots().stream()
+            Tell.Identity identity = client.ask(Ask.Identify::new, Tell.Identity.class);
+            Optional<String> stranger = Wire.stranger(identity);
+            if (stranger.isPresent())
+                throw new BenchException("The instrument at " + address + " " + stranger.get());
+            return identity.slots().stream()
                     .map(slot ->
                             new Bay(
                                     name,
@@ -59,6 +64,6 @@ public final class InstrumentProbe {
         public void told(Tell event) {}
 
         @Override
-        public void lost() {}
+        public void lost(String why) {}
     }
 }

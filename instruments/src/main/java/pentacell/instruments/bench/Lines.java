@@ -2,22 +2,26 @@ package pentacell.instruments.bench;
 
 import java.io.IOException;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.TimeUnit;
 import pentacell.core.bay.Bay;
 import pentacell.core.bay.Instrument;
 import pentacell.instruments.protocol.Ask;
 import pentacell.instruments.protocol.Tell;
+import pentacell.instruments.protocol.Wire;
 
 /// The lines to the instruments on a bench: made, lost, and made again.
 final class Lines implements AutoCloseable {
     private static final long AGAIN_NANOS = TimeUnit.SECONDS.toNanos(1);
+    private static final long MUCH_LATER_NANOS = TimeUnit.SECONDS.toNanos(30);
 
     private final Map<String, Link> links = new LinkedHashMap<>();
     private final Object lock = new Object();
     private final Listener listener;
+    private final Queue<Reached> reached = new ConcurrentLinkedQueue<>();
     private volatile Runnable onChange = () -> {};
 
     /// Who hears what instruments say.
@@ -37,6 +41,9 @@ final class Lines implements AutoCloseable {
         private Optional<InstrumentClient> client = Optional.empty();
         private LinkState state = LinkState.NOT_YET;
         private long nextTry = System.nanoTime();
+
+        /// Somebody is at it, or has reached it.
+        private boolean isTried;
 
         Link(Instrument instrument) {
             this.instrument = instrument;
@@ -92,20 +99,25 @@ final class Lines implements AutoCloseable {
                                         + " does not answer. Check that it is on and its cable or adapter is there; it is tried again every second."));
     }
 
-    /// Tries the lines that are down, each once a second.
+    /// Takes up the lines that have come up, and tries those that are down, each once a second. The
+    /// trying goes on elsewhere: one that is silent keeps nobody waiting.
     void reconnect() {
-        List<Link> down;
+        for (Reached each = reached.poll(); each != null; each = reached.poll()) settle(each);
         synchronized (lock) {
             long now = System.nanoTime();
-            down =
-                    links.values().stream()
-                            .filter(link -> link.client.isEmpty() && now - link.nextTry >= 0)
-                            .toList();
+            for (Link link : links.values()) {
+                if (link.isTried || link.client.isPresent() || now - link.nextTry < 0) continue;
+                link.isTried = true;
+                Thread.ofVirtual().name("instrument tried").start(() -> reach(link));
+            }
         }
-        for (Link link : down) reconnect(link);
     }
 
-    private void reconnect(Link link) {
+    /// An instrument that has just answered.
+    private record Reached(
+            Link link, LineEvents events, InstrumentClient client, Tell.Identity identity) {}
+
+    private void reach(Link link) {
         String address = link.instrument.address();
         int colon = address.lastIndexOf(':');
         LineEvents events = new LineEvents(link);
@@ -117,21 +129,49 @@ final class Lines implements AutoCloseable {
                             events);
             events.client = Optional.of(client);
             Tell.Identity identity = client.ask(Ask.Identify::new, Tell.Identity.class);
-            // before anything new can be started on it, or a run just begun would seem forgotten
-            listener.answers(link.instrument.name(), client);
-            up(link, client, identity);
+            Optional<String> stranger = Wire.stranger(identity);
+            if (stranger.isPresent()) {
+                client.close();
+                down(link, stranger.get(), MUCH_LATER_NANOS);
+                return;
+            }
+            client.ask(Ask.Slots::new, Tell.SlotStates.class);
+            reached.add(new Reached(link, events, client, identity));
         } catch (IOException
                 | InstrumentClient.RefusedException
                 | IndexOutOfBoundsException
                 | NumberFormatException failure) {
             events.client.ifPresent(InstrumentClient::close);
-            down(link, "does not answer at " + address, AGAIN_NANOS);
+            down(link, events.words(address), AGAIN_NANOS);
+        }
+    }
+
+    private void settle(Reached reached) {
+        boolean isWanted;
+        synchronized (lock) {
+            isWanted = links.containsValue(reached.link());
+        }
+        if (!isWanted) {
+            reached.client().close();
+            return;
+        }
+        try {
+            // before anything new can be started on it, or a run just begun would seem forgotten
+            listener.answers(reached.link().instrument.name(), reached.client());
+            up(reached.link(), reached.client(), reached.identity());
+        } catch (IOException | InstrumentClient.RefusedException failure) {
+            reached.client().close();
+            down(
+                    reached.link(),
+                    reached.events().words(reached.link().instrument.address()),
+                    AGAIN_NANOS);
         }
     }
 
     private void up(Link link, InstrumentClient client, Tell.Identity identity) {
         synchronized (lock) {
             link.client = Optional.of(client);
+            link.isTried = false;
             link.state =
                     new LinkState(
                             LinkState.Line.UP,
@@ -147,6 +187,7 @@ final class Lines implements AutoCloseable {
         synchronized (lock) {
             isNew = !link.state.isLost();
             link.client = Optional.empty();
+            link.isTried = false;
             link.state =
                     new LinkState(
                             LinkState.Line.LOST, why, link.state.speed(), link.state.simulated());
@@ -159,9 +200,15 @@ final class Lines implements AutoCloseable {
     private final class LineEvents implements InstrumentClient.Listener {
         private final Link link;
         private volatile Optional<InstrumentClient> client = Optional.empty();
+        private volatile Optional<String> complaint = Optional.empty();
 
         LineEvents(Link link) {
             this.link = link;
+        }
+
+        /// Why there is no line.
+        String words(String address) {
+            return complaint.orElse("does not answer at " + address);
         }
 
         @Override
@@ -170,12 +217,13 @@ final class Lines implements AutoCloseable {
         }
 
         @Override
-        public void lost() {
+        public void lost(String why) {
+            if (why.startsWith("it sent")) complaint = Optional.of(why);
             synchronized (lock) {
                 // the end of a line that was given up already
                 if (link.client.isEmpty() || !link.client.equals(client)) return;
             }
-            down(link, "the line was cut; trying again", 0);
+            down(link, why + "; trying again", why.startsWith("it sent") ? AGAIN_NANOS : 0);
         }
     }
 

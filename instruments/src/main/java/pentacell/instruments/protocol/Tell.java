@@ -3,6 +3,7 @@ package pentacell.instruments.protocol;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -39,7 +40,12 @@ public sealed interface Tell {
             boolean simulated,
             double speed,
             List<SlotAbility> slots)
-            implements Answer {}
+            implements Answer {
+        public Identity {
+            Objects.requireNonNull(slots, "slots");
+            name = Objects.requireNonNullElse(name, "");
+        }
+    }
 
     /// What a slot can do.
     ///
@@ -53,7 +59,11 @@ public sealed interface Tell {
             boolean resistance) {}
 
     /// What is in the slots.
-    record SlotStates(long answers, List<SlotState> slots) implements Answer {}
+    record SlotStates(long answers, List<SlotState> slots) implements Answer {
+        public SlotStates {
+            Objects.requireNonNull(slots, "slots");
+        }
+    }
 
     /// What is in a slot.
     ///
@@ -68,7 +78,11 @@ public sealed interface Tell {
     record Done(long answers) implements Answer {}
 
     /// It was not done.
-    record Refused(long answers, String why) implements Answer {}
+    record Refused(long answers, String why) implements Answer {
+        public Refused {
+            why = Objects.requireNonNullElse(why, "");
+        }
+    }
 
     /// A reading.
     record Reading(
@@ -79,15 +93,31 @@ public sealed interface Tell {
     ///
     /// @param first number of the first one, counted from 0
     /// @param rows seconds since the start of the run, V, A (over 0 charges), °C
-    record Samples(int slot, String run, int first, List<double[]> rows) implements Tell {}
+    record Samples(int slot, String run, int first, List<double[]> rows) implements Tell {
+        public Samples {
+            // a line from outside may lack them
+            Objects.requireNonNull(run, "run");
+            Objects.requireNonNull(rows, "rows");
+        }
+    }
 
     /// A stage of a run begins.
     ///
     /// @param stage counted from 0
-    record Stage(int slot, String run, int stage, double seconds) implements Tell {}
+    record Stage(int slot, String run, int stage, double seconds) implements Tell {
+        public Stage {
+            Objects.requireNonNull(run, "run");
+        }
+    }
 
     /// A run ended.
     ///
     /// @param how `done`, `stopped`, `limit` or `fault`
-    record Ended(int slot, String run, String how, String words) implements Tell {}
+    record Ended(int slot, String run, String how, String words) implements Tell {
+        public Ended {
+            Objects.requireNonNull(run, "run");
+            how = Objects.requireNonNullElse(how, "");
+            words = Objects.requireNonNullElse(words, "");
+        }
+    }
 }

@@ -2,6 +2,7 @@ package pentacell.instruments.protocol;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.Optional;
 import pentacell.core.bay.Programme;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
@@ -29,6 +30,15 @@ public final class Wire {
         @JsonSubTypes.Type(value = Programme.Pulse.class, name = "pulse")
     })
     private interface StageNames {}
+
+    /// Why an instrument cannot be spoken with, when it speaks another version of the protocol.
+    public static Optional<String> stranger(Tell.Identity identity) {
+        return identity.protocol() == PROTOCOL
+                ? Optional.empty()
+                : Optional.of(
+                        "speaks version %d of the protocol, this program knows %d; bring the older one up to date"
+                                .formatted(identity.protocol(), PROTOCOL));
+    }
 
     /// A message as one line, without its end.
     public static String line(Ask ask) {

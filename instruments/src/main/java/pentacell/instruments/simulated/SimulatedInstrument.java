@@ -1,8 +1,6 @@
 package pentacell.instruments.simulated;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.net.InetAddress;
@@ -11,14 +9,19 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CopyOnWriteArraySet;
 import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import pentacell.instruments.protocol.Ask;
+import pentacell.instruments.protocol.LineReader;
 import pentacell.instruments.protocol.Tell;
 import pentacell.instruments.protocol.Wire;
 
@@ -122,47 +125,86 @@ public final class SimulatedInstrument implements AutoCloseable {
         cutConnections();
     }
 
-    /// One program at the other end.
+    /// One program at the other end. What it is told waits in a queue, so that one that does not
+    /// read keeps neither the clock nor the others waiting; when the queue is full, it is given up.
     private final class Connection {
+        private static final int MOST_WAITING = 20_000;
+
         private final Socket socket;
         private final Writer out;
+        private final BlockingQueue<Tell> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
+        private final Thread telling =
+                Thread.ofVirtual().name("stand-in tells").unstarted(this::tell);
 
         Connection(Socket socket) throws IOException {
             this.socket = socket;
             out = new OutputStreamWriter(socket.getOutputStream(), StandardCharsets.UTF_8);
+            telling.start();
         }
 
         void listen() {
-            try (BufferedReader in =
-                    new BufferedReader(
-                            new InputStreamReader(
-                                    socket.getInputStream(), StandardCharsets.UTF_8))) {
-                for (String line = in.readLine(); line != null; line = in.readLine()) {
-                    List<Tell> answers;
-                    try {
-                        answers = slots.answer(Wire.ask(line));
-                    } catch (Wire.NotUnderstoodException odd) {
-                        answers = List.of(new Tell.Refused(-1, String.valueOf(odd.getMessage())));
-                    }
-                    answers.forEach(this::send);
-                }
+            try (LineReader in = new LineReader(socket.getInputStream())) {
+                for (Optional<String> line = in.next(); line.isPresent(); line = in.next())
+                    answers(line.get()).forEach(this::send);
             } catch (IOException gone) {
                 LOG.debug("a connection ended", gone);
             } finally {
                 connections.remove(this);
+                // what was asked last is still answered
+                telling.interrupt();
+            }
+        }
+
+        private List<Tell> answers(String line) {
+            Ask ask;
+            try {
+                ask = Wire.ask(line);
+            } catch (Wire.NotUnderstoodException odd) {
+                return List.of(new Tell.Refused(-1, String.valueOf(odd.getMessage())));
+            }
+            try {
+                return slots.answer(ask);
+            } catch (RuntimeException odd) {
+                LOG.warn("could not do {}", ask, odd);
+                return List.of(
+                        new Tell.Refused(ask.id(), "this cannot be done: " + odd.getMessage()));
+            }
+        }
+
+        void send(Tell tell) {
+            if (waiting.offer(tell)) return;
+            LOG.warn("a program that does not read is given up");
+            connections.remove(this);
+            close();
+        }
+
+        private void tell() {
+            try {
+                while (true) {
+                    write(waiting.take());
+                    if (waiting.isEmpty()) out.flush();
+                }
+            } catch (InterruptedException ended) {
+                tellTheRest();
+            } catch (IOException gone) {
+                LOG.debug("nobody listens", gone);
+            } finally {
                 close();
             }
         }
 
-        synchronized void send(Tell tell) {
+        private void tellTheRest() {
             try {
-                out.write(Wire.line(tell));
-                out.write('\n');
+                for (Tell each = waiting.poll(); each != null; each = waiting.poll()) write(each);
                 out.flush();
             } catch (IOException gone) {
                 LOG.debug("nobody listens", gone);
-                close();
             }
+        }
+
+        private void write(Tell tell) throws IOException {
+            out.write(Wire.line(tell));
+            out.write('\n');
         }
 
         void close() {

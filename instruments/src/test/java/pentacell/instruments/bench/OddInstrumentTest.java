@@ -1,6 +1,7 @@
 package pentacell.instruments.bench;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static pentacell.instruments.bench.BenchBook.ID;
@@ -9,6 +10,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.concurrent.BlockingQueue;
@@ -16,14 +18,21 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import pentacell.core.bay.Instrument;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunFact.RunEnd;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.triage.WaitingForTest;
+import pentacell.instruments.protocol.LineReader;
 import pentacell.workshop.logbook.Logbook;
 import tools.jackson.databind.JsonNode;
 
@@ -198,6 +207,95 @@ final class OddInstrumentTest {
                 TestBench bench = bench(instrument)) {
             awaitLine(false);
             assertTrue(bench.link("Charger A").words().contains("does not answer"));
+        }
+    }
+
+    @ParameterizedTest(name = "{1}")
+    @MethodSource("sick")
+    void aSickInstrumentHasNoLineAndSaysWhy(List<String> identify, String why) throws Exception {
+        Map<String, List<String>> script = script();
+        script.put("identify", identify);
+        try (ScriptedInstrument sick = new ScriptedInstrument(script);
+                ScriptedInstrument sound = new ScriptedInstrument(script());
+                TestBench bench = new TestBench(Keeper.of(book), finished::add, trouble -> {})) {
+            bench.onLine(() -> lines.add(bench.link("Charger A")));
+            bench.connect(BenchBook.charger(sick.port()));
+            bench.connect(
+                    new Instrument(
+                            "Charger B",
+                            "127.0.0.1:" + sound.port(),
+                            BenchBook.charger(sound.port()).bays()));
+            Awaitility.await()
+                    .atMost(PATIENCE_SECONDS, TimeUnit.SECONDS)
+                    .until(() -> bench.link("Charger B").connected());
+            Awaitility.await()
+                    .atMost(PATIENCE_SECONDS, TimeUnit.SECONDS)
+                    .until(() -> bench.link("Charger A").words().contains(why));
+            assertFalse(bench.link("Charger A").connected());
+        }
+    }
+
+    static Stream<Arguments> sick() {
+        String identity = Objects.requireNonNull(script().get("identify")).get(0);
+        return Stream.of(
+                Arguments.of(
+                        List.of(identity.replace("\"protocol\":1", "\"protocol\":2")),
+                        "speaks version 2 of the protocol, this program knows 1"),
+                Arguments.of(List.of("x".repeat(2 * LineReader.LONGEST)), "without an end of line"),
+                Arguments.of(List.of(), "does not answer"),
+                Arguments.of(List.of("{\"tell\":\"identity\",\"answers\":ID}"), "does not answer"));
+    }
+
+    @Test
+    void rowsThatCannotBeAreLeftOutOneByOne() throws Exception {
+        Map<String, List<String>> script = script();
+        String rows = samples(0, 100);
+        script.put(
+                "start",
+                List.of(
+                        done(),
+                        rows,
+                        "{\"tell\":\"samples\",\"slot\":2}",
+                        "{\"tell\":\"ended\",\"slot\":2}",
+                        "{\"tell\":\"samples\",\"slot\":2,\"run\":\"%s\",\"first\":-7,\"rows\":[null]}"
+                                .formatted(RUN),
+                        "{\"tell\":\"samples\",\"slot\":2,\"run\":\"%s\",\"first\":100,\"rows\":[null,[6000,1e308,-1,23],[6001,3.6,-1e9,23],[1e300,3.6,-1,23],[\"NaN\",3.6,-1],[5,3.6,-1,23],[6060,3.59,-1,1e308]]}"
+                                .formatted(RUN),
+                        ended("done")));
+        try (ScriptedInstrument instrument = new ScriptedInstrument(script)) {
+            runOn(instrument);
+            SampleLog log = book.samples(RUN);
+            assertEquals(101, log.size());
+            assertEquals(6060, log.seconds(100));
+            assertTrue(Double.isNaN(log.celsius(100)));
+        }
+    }
+
+    /// Ten thousand samples a second for ten seconds, all at once: every one is kept.
+    @Test
+    void aFloodOfSamplesIsKeptWhole() throws Exception {
+        Map<String, List<String>> script = script();
+        List<String> said = new ArrayList<>(List.of(done()));
+        int all = 100_000;
+        for (int from = 0; from < all; from += 500)
+            said.add(
+                    "{\"tell\":\"samples\",\"slot\":2,\"run\":\"%s\",\"first\":%d,\"rows\":[%s]}"
+                            .formatted(
+                                    RUN,
+                                    from,
+                                    IntStream.range(from, from + 500)
+                                            .mapToObj(i ->
+                                                    String.format(
+                                                            Locale.ROOT,
+                                                            "[%.4f,%.5f,-1,23]",
+                                                            i / 10.0,
+                                                            4.1 - 1e-5 * i))
+                                            .collect(Collectors.joining(","))));
+        said.add(ended("done"));
+        script.put("start", said);
+        try (ScriptedInstrument instrument = new ScriptedInstrument(script)) {
+            runOn(instrument);
+            assertEquals(all, book.samples(RUN).size());
         }
     }
 

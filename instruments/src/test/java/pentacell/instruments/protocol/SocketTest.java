@@ -1,6 +1,7 @@
 package pentacell.instruments.protocol;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.BufferedReader;
@@ -16,6 +17,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.cell.Chemistry;
 import pentacell.instruments.simulated.CellTruth;
 import pentacell.instruments.simulated.SimulatedInstrument;
@@ -102,6 +104,8 @@ final class SocketTest {
                 "{'ask':'replay','id':7,'slot':1,'run':'R','from':0}       | is not known",
                 "{'ask':'read','id':7,'slot':1}                            | empty",
                 "{'ask':'start','id':7,'slot':1,'run':'R'}                 | not understood",
+                "{'ask':'read','id':7,'slot':-3}                           | there is no slot -3",
+                "{'ask':'replay','id':7,'slot':-2147483648,'run':'R','from':-5} | there is no slot",
                 "{'ask':'sing','id':7}                                     | not understood",
                 "hello                                                     | not understood"
             })
@@ -111,6 +115,35 @@ final class SocketTest {
         // and the line stays open
         say("{\"ask\":\"identify\",\"id\":8}");
         assertEquals(8, next("identity").get("answers").asInt());
+    }
+
+    /// Who does not read, or never ends a line, is given up; nobody else notices.
+    @ParameterizedTest
+    @ValueSource(strings = {"never reads", "never ends a line"})
+    void aSickProgramStopsNeitherTheClockNorTheOthers(String how) throws IOException {
+        try (Socket sick = new Socket(InetAddress.getLoopbackAddress(), instrument.port())) {
+            Writer line = new OutputStreamWriter(sick.getOutputStream(), StandardCharsets.UTF_8);
+            String said =
+                    how.equals("never reads")
+                            ? "{\"ask\":\"slots\",\"id\":1}\n"
+                            : "x".repeat(10_000);
+            assertThrows(
+                    IOException.class,
+                    () -> {
+                        for (int i = 0; i < 1_000_000; i++) {
+                            line.write(said);
+                            line.flush();
+                        }
+                    },
+                    "it is given up");
+            say("{\"ask\":\"insert\",\"id\":1,\"slot\":2,\"cell\":\"-5\"}");
+            next("done");
+            say(
+                    "{\"ask\":\"start\",\"id\":2,\"slot\":2,\"run\":\"R\",\"programme\":"
+                            + PROGRAMME
+                            + "}");
+            assertEquals("done", next("ended").get("how").asString());
+        }
     }
 
     @Test

@@ -40,19 +40,6 @@ public final class RunLogCsv {
     /// anew.
     private static final int CLOCK_RESTART_LINES = 5;
 
-    /// No cell reads outside of these.
-    private static final double MOST_VOLTS = 20;
-
-    private static final double MOST_AMPS = 1000;
-
-    /// No can is colder or hotter than these, in °C.
-    private static final double LEAST_CELSIUS = -60;
-
-    private static final double MOST_CELSIUS = 300;
-
-    /// No run of a cell lasts longer, in s: a year.
-    private static final double MOST_SECONDS = 3.2e7;
-
     /// Seconds since 1970 in the year 2286.
     private static final double LAST_DATE = 1e10;
 
@@ -203,7 +190,7 @@ public final class RunLogCsv {
     }
 
     private double celsius(LogRows.Row row) {
-        boolean canBe = row.celsius >= LEAST_CELSIUS && row.celsius <= MOST_CELSIUS;
+        boolean canBe = SampleLog.canBeCelsius(row.celsius);
         if (!canBe && !Double.isNaN(row.celsius)) oddTemperatures++;
         return canBe ? row.celsius : Double.NaN;
     }
@@ -219,8 +206,8 @@ public final class RunLogCsv {
     /// Takes a sample whose time rises; one that goes back waits until it is clear whether the
     /// clock was started anew.
     private void take(long line, double seconds, double volts, double amps, double celsius) {
-        if (columns.size == 0) columns.isCalendar = seconds > MOST_SECONDS;
-        if (Math.abs(seconds) > (columns.isCalendar ? LAST_DATE : MOST_SECONDS)) {
+        if (columns.size == 0) columns.isCalendar = seconds > SampleLog.MOST_SECONDS;
+        if (Math.abs(seconds) > (columns.isCalendar ? LAST_DATE : SampleLog.MOST_SECONDS)) {
             problem(line, "time %s is out of place; left out".formatted(text(seconds)));
             return;
         }
@@ -344,7 +331,7 @@ public final class RunLogCsv {
             case NONE -> notes.add("currents have no sign: told by the voltage");
         }
         for (int i = 0; i < columns.size; i++) {
-            boolean isAbsurd = Math.abs(volts[i]) > MOST_VOLTS || Math.abs(amps[i]) > MOST_AMPS;
+            boolean isAbsurd = !SampleLog.canBe(volts[i], amps[i]);
             if (isAbsurd)
                 problem(
                         columns.lines[i],
