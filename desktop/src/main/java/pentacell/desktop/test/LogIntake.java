@@ -1,16 +1,9 @@
 package pentacell.desktop.test;
 
-import java.io.IOException;
-import java.nio.file.DirectoryStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
-import java.util.ArrayList;
 import java.util.Deque;
-import java.util.HashSet;
-import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -20,6 +13,7 @@ import pentacell.core.imports.ImportedFiles;
 import pentacell.core.measure.RunResults;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
+import pentacell.instruments.bench.FolderWatch;
 import pentacell.instruments.bench.LogImport;
 import pentacell.workshop.exchange.RunLog;
 import pentacell.workshop.exchange.RunLogCsv;
@@ -32,7 +26,7 @@ final class LogIntake {
     private final Desk desk;
     private final TestModel model;
     private final Deque<RunLog> unnamed = new ArrayDeque<>();
-    private final Set<Path> seen = new HashSet<>();
+    private final FolderWatch seen = new FolderWatch();
     private final Timeline watch;
 
     LogIntake(Desk desk, TestModel model) {
@@ -65,20 +59,8 @@ final class LogIntake {
         desk.work()
                 .lane("files")
                 .run(
-                        () -> {
-                            List<Path> files = new ArrayList<>();
-                            try (DirectoryStream<Path> entries =
-                                    Files.newDirectoryStream(folder.get(), "*.{csv,CSV,txt}")) {
-                                entries.forEach(files::add);
-                            } catch (IOException none) {
-                                return List.<Path>of();
-                            }
-                            files.sort(null);
-                            return files;
-                        },
-                        files -> {
-                            for (Path file : files) if (seen.add(file)) take(file);
-                        });
+                        () -> FolderWatch.files(folder.get()),
+                        files -> seen.look(files).forEach(this::take));
     }
 
     /// Takes a file in, or asks whose it is.
@@ -142,7 +124,8 @@ final class LogIntake {
                         ? ", %d lines left out (first: %s)"
                                 .formatted(log.skipped(), log.problems().get(0).text())
                         : "";
-        return "%s is %s: %d samples%s%s"
-                .formatted(log.name(), cell, log.log().size(), capacity, skipped);
+        String notes = log.notes().isEmpty() ? "" : "; " + String.join("; ", log.notes());
+        return "%s is %s: %d samples%s%s%s"
+                .formatted(log.name(), cell, log.log().size(), capacity, skipped, notes);
     }
 }

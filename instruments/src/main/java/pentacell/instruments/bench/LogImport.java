@@ -13,8 +13,10 @@ import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunEnding;
 import pentacell.core.cell.RunFact;
 import pentacell.core.imports.ImportFact;
+import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
 import pentacell.core.measure.RunResults;
+import pentacell.core.measure.SampleLog;
 import pentacell.core.state.WorkshopState;
 import pentacell.workshop.exchange.RunLog;
 import pentacell.workshop.logbook.LogbookException;
@@ -68,9 +70,47 @@ public final class LogImport {
                 // when it was charged is not known: it is laid on the shelf by hand
                 .filter(fact -> !(fact instanceof RunFact.HoldBegan))
                 .forEach(facts::add);
+        facts.addAll(shorter(log, cell, keeper));
         facts.add(new ImportFact.FileImported(log.name(), log.sha256(), 1));
         keeper.keepSamples(Map.of(run, log.log()), Map.of());
         keeper.log("Take in " + log.name() + " as " + id, facts);
         return results;
+    }
+
+    /// Strikes what was taken in of the same log when it was shorter: it had gone on since.
+    private static List<Fact> shorter(RunLog log, CellRecord cell, Keeper keeper)
+            throws LogbookException {
+        List<Fact> struck = new ArrayList<>();
+        for (CellRecord.LifeLineEntry entry : cell.lifeLine()) {
+            boolean isBegun =
+                    entry.fate() == CellRecord.Fate.STANDING
+                            && entry.fact() instanceof RunFact.RunStarted started
+                            && started.bay().equals(log.name())
+                            && isBeginning(keeper.samples(started.run()), log.log());
+            if (!isBegun) continue;
+            // all that was logged with it
+            cell.lifeLine().stream()
+                    .filter(each -> each.at().equals(entry.at()))
+                    .filter(each -> each.fate() == CellRecord.Fate.STANDING)
+                    .map(each ->
+                            new Amendment.EntryStruck(
+                                    each.sequence(), "the log " + log.name() + " went on"))
+                    .forEach(struck::add);
+        }
+        return struck;
+    }
+
+    private static boolean isBeginning(SampleLog shorter, SampleLog whole) {
+        int last = shorter.size() - 1;
+        return last >= 0
+                && last < whole.size() - 1
+                && isSame(shorter, whole, 0)
+                && isSame(shorter, whole, last);
+    }
+
+    // the file keeps them to the microsecond and the microvolt
+    private static boolean isSame(SampleLog one, SampleLog other, int sample) {
+        return Math.abs(one.seconds(sample) - other.seconds(sample)) < 1e-5
+                && Math.abs(one.volts(sample) - other.volts(sample)) < 1e-5;
     }
 }

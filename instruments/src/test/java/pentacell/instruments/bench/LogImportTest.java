@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.bay.Bench;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunFact;
 import pentacell.core.imports.ImportedFiles;
@@ -89,6 +90,41 @@ final class LogImportTest {
         RunLog again = RunLogCsv.read(out);
         assertEquals(721, again.log().size());
         assertEquals(log.log().volts(500), again.log().volts(500), 1e-5);
+    }
+
+    /// A log taken in while it was still being written: what came later takes the place of what was
+    /// there, another log of the same cell does not.
+    @Test
+    void aLogThatWentOnTakesThePlaceOfItsBeginning() throws Exception {
+        CellId cell = new CellId("HB03-1");
+        StringBuilder text = new StringBuilder("time_s,voltage_v,current_a\n");
+        Path file = folder.resolve("HB03-1.csv");
+        for (int t = 0; t <= 7200; t += 10) {
+            text.append(t).append(',').append(4.1 - 1.11 * t / 7200).append(",-1\n");
+            if (t == 3600) {
+                Files.writeString(file, text);
+                LogImport.take(RunLogCsv.readForImport(file), cell, Keeper.of(book));
+            }
+        }
+        Path other = Files.writeString(folder.resolve("HB03-1 again.csv"), text);
+        LogImport.take(RunLogCsv.readForImport(other), cell, Keeper.of(book));
+        Files.writeString(file, text);
+        LogImport.take(RunLogCsv.readForImport(file), cell, Keeper.of(book));
+        List<CellRecord.LifeLineEntry> runs =
+                Cells.of(book.state()).cell(cell).orElseThrow().lifeLine().stream()
+                        .filter(entry -> entry.fact() instanceof RunFact.RunStarted)
+                        .toList();
+        assertEquals(
+                List.of(CellRecord.Fate.STRUCK, CellRecord.Fate.STANDING, CellRecord.Fate.STANDING),
+                runs.stream().map(CellRecord.LifeLineEntry::fate).toList());
+        book.undo();
+        assertEquals(
+                CellRecord.Fate.STANDING,
+                Cells.of(book.state()).cell(cell).orElseThrow().lifeLine().stream()
+                        .filter(entry -> entry.fact() instanceof RunFact.RunStarted)
+                        .findFirst()
+                        .orElseThrow()
+                        .fate());
     }
 
     @Test
