@@ -143,6 +143,15 @@ final class BenchPane extends VBox {
     /// @param references cells that show which bay reads off
     private record Known(InstrumentFigures figures, List<CellId> references) {}
 
+    /// Shows rows; the bay that was marked stays marked.
+    private void put(List<Row> rows) {
+        Row marked = table.getSelectionModel().getSelectedItem();
+        table.getItems().setAll(rows);
+        if (marked == null) return;
+        for (int i = 0; i < rows.size(); i++)
+            if (rows.get(i).bay().equals(marked.bay())) table.getSelectionModel().clearAndSelect(i);
+    }
+
     private void show(Known known) {
         List<Row> rows =
                 Bench.of(desk.ledger().state()).instruments().values().stream()
@@ -159,7 +168,7 @@ final class BenchPane extends VBox {
                                                                         bay.dischargeAmps()),
                                                         known.figures().of(bay.name()))))
                         .toList();
-        if (!table.getItems().equals(rows)) table.getItems().setAll(rows);
+        if (!table.getItems().equals(rows)) put(rows);
         List<CellId> references = known.references();
         figures.setText(
                 (references.isEmpty()
