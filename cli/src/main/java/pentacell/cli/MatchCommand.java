@@ -51,6 +51,9 @@ final class MatchCommand implements Callable<Integer> {
     private static final int TRADE_OFF_POINTS = 12;
     private static final double TRADE_OFF_SECONDS_PER_POINT = 0.3;
 
+    /// When the command began: the time limit counts from here.
+    private final long begun = System.nanoTime();
+
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec = CommandLine.Model.CommandSpec.create();
 
@@ -118,7 +121,7 @@ final class MatchCommand implements Callable<Integer> {
             names = "--time-limit",
             paramLabel = "TIME",
             defaultValue = "2s",
-            description = "such as 2s or 500ms (default 2s)")
+            description = "such as 2s or 500ms, reading included (default 2s)")
     private String timeLimit = "2s";
 
     @Option(
@@ -195,7 +198,7 @@ final class MatchCommand implements Callable<Integer> {
                         rules,
                         locks,
                         SearchEffort.forSeconds(seconds, seed),
-                        deadline(begin, seconds));
+                        deadline(begun, seconds));
         long elapsed = (System.nanoTime() - begin) / 1_000_000;
         return switch (outcome) {
             case Infeasible infeasible -> {
