@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.DateTimeException;
@@ -26,8 +25,6 @@ import pentacell.workshop.logbook.Problem.Kind;
 /// latest whole copy; what is in neither keeps its number and says that it was lost, so that the
 /// new file is whole and nothing in it points to the wrong entry.
 public final class Salvage {
-    private static final int GIVEN_UP_AFTER = 20_000;
-
     private final FactCodec codec;
     private final TreeMap<Long, ActRow> acts = new TreeMap<>();
     private final TreeMap<Long, FactRow> facts = new TreeMap<>();
@@ -50,7 +47,7 @@ public final class Salvage {
         }
     }
 
-    private record ActRow(String at, String words) {}
+    private record ActRow(String at, String words, String digest) {}
 
     private record FactRow(long act, RawFact fact) {}
 
@@ -85,13 +82,20 @@ public final class Salvage {
 
     private void read(Path file, long knownActs) throws IOException {
         try (Connection database = Database.reading(file)) {
-            scan(
+            TableScan.read(
                     database,
-                    "SELECT act, at, words FROM act",
+                    "SELECT act, at, words, %s FROM act"
+                            .formatted(Database.isSealed(database) ? "digest" : "NULL"),
                     "act",
                     knownActs,
-                    row -> acts.put(row.getLong(1), new ActRow(text(row, 2), text(row, 3))));
-            scan(
+                    row ->
+                            acts.put(
+                                    row.getLong(1),
+                                    new ActRow(
+                                            text(row, 2),
+                                            text(row, 3),
+                                            Objects.requireNonNullElse(row.getString(4), ""))));
+            TableScan.read(
                     database,
                     "SELECT sequence, act, kind, cell, body FROM fact",
                     "sequence",
@@ -115,66 +119,6 @@ public final class Salvage {
         return text;
     }
 
-    private interface Row {
-        void take(ResultSet row) throws SQLException;
-    }
-
-    /// Reads a table in the order of its key; behind a row that cannot be read it goes on key by
-    /// key, and in one go again as soon as one can be.
-    private static void scan(
-            Connection database, String select, String key, long atLeastTo, Row taker)
-            throws SQLException {
-        long next = 1;
-        long failures = 0;
-        try (PreparedStatement onwards =
-                        database.prepareStatement(
-                                select + " WHERE " + key + " >= ? ORDER BY " + key);
-                PreparedStatement single =
-                        database.prepareStatement(select + " WHERE " + key + " = ?")) {
-            while (true) {
-                long[] read = {next - 1};
-                if (readOn(onwards, next, taker, read)) return;
-                if (read[0] >= next) failures = 0;
-                next = read[0] + 1;
-                while (!readOne(single, next, taker)) {
-                    next++;
-                    if (++failures > GIVEN_UP_AFTER && next > atLeastTo) return;
-                }
-                next++;
-            }
-        }
-    }
-
-    /// @param read the last key that was read, kept up to date
-    /// @return whether the end was reached
-    private static boolean readOn(PreparedStatement query, long from, Row taker, long[] read) {
-        try {
-            query.setLong(1, from);
-            try (ResultSet row = query.executeQuery()) {
-                while (row.next()) {
-                    taker.take(row);
-                    read[0] = row.getLong(1);
-                }
-                return true;
-            }
-        } catch (SQLException unreadable) {
-            return false;
-        }
-    }
-
-    private static boolean readOne(PreparedStatement query, long key, Row taker) {
-        try {
-            query.setLong(1, key);
-            try (ResultSet row = query.executeQuery()) {
-                if (!row.next()) return false;
-                taker.take(row);
-                return true;
-            }
-        } catch (SQLException unreadable) {
-            return false;
-        }
-    }
-
     /// Takes from a whole copy what the file itself lost, if both are of one history.
     private void fill(Path copy) {
         Salvage other = new Salvage(codec);
@@ -190,6 +134,12 @@ public final class Salvage {
                         .map(each -> each.getValue().equals(acts.get(each.getKey())))
                         .orElse(true);
         if (!isOfOneHistory) return;
+        // what is not as it was written counts as lost here
+        for (long act : changed())
+            if (other.acts.containsKey(act)) {
+                acts.remove(act);
+                facts.values().removeIf(row -> row.act() == act);
+            }
         other.acts.forEach(acts::putIfAbsent);
         other.facts.forEach((sequence, row) -> {
             FactRow own = facts.get(sequence);
@@ -206,7 +156,7 @@ public final class Salvage {
         long last = acts.isEmpty() ? 0 : acts.lastKey();
         facts.values()
                 .removeIf(row -> {
-                    boolean cannotBe = row.act() < 1 || row.act() > last + GIVEN_UP_AFTER;
+                    boolean cannotBe = row.act() < 1 || row.act() > last + TableScan.GIVEN_UP_AFTER;
                     if (cannotBe)
                         lost.add(
                                 new Problem(
@@ -221,7 +171,7 @@ public final class Salvage {
     private void cut(NavigableMap<Long, ?> rows, String one) {
         long last = 0;
         for (long key : rows.keySet()) {
-            if (key - last > GIVEN_UP_AFTER) {
+            if (key - last > TableScan.GIVEN_UP_AFTER) {
                 lost.add(
                         new Problem(
                                 Kind.OUT_OF_ORDER,
@@ -234,6 +184,35 @@ public final class Salvage {
         }
     }
 
+    /// The acts that are not what was written, by their digests.
+    private List<Long> changed() {
+        Map<Long, List<RawFact>> byAct = byAct();
+        Chain chain = new Chain();
+        List<Long> changed = new ArrayList<>();
+        for (Map.Entry<Long, ActRow> each : acts.entrySet()) {
+            ActRow before = acts.get(each.getKey() - 1);
+            String digest = each.getValue().digest();
+            if (digest.isEmpty() || before == null && each.getKey() > 1) continue;
+            String computed =
+                    chain.next(
+                            before == null ? Chain.START : before.digest(),
+                            new RawAct(
+                                    each.getKey(),
+                                    each.getValue().at(),
+                                    each.getValue().words(),
+                                    byAct.getOrDefault(each.getKey(), List.of())));
+            if (!computed.equals(digest)) changed.add(each.getKey());
+        }
+        return changed;
+    }
+
+    private Map<Long, List<RawFact>> byAct() {
+        Map<Long, List<RawFact>> byAct = new TreeMap<>();
+        for (FactRow row : facts.values())
+            byAct.computeIfAbsent(row.act(), act -> new ArrayList<>()).add(row.fact());
+        return byAct;
+    }
+
     private Optional<String> problemWith(RawFact fact) {
         try {
             codec.fact(fact.kind(), fact.body());
@@ -244,6 +223,13 @@ public final class Salvage {
     }
 
     private List<RawAct> journal(Optional<Head> known) {
+        for (long act : changed())
+            lost.add(
+                    new Problem(
+                            Kind.CHANGED_ACT,
+                            "act " + act,
+                            "“%s” is not what was written, and was taken as it is"
+                                    .formatted(Objects.requireNonNull(acts.get(act)).words())));
         putStraysRight();
         giveHolesTheirNumber();
         TreeSet<Long> numbers = new TreeSet<>(acts.keySet());
@@ -256,11 +242,8 @@ public final class Salvage {
                                 "acts " + (numbers.last() + 1) + " to " + head.act(),
                                 "they were in the file once"));
         });
-        Map<Long, List<RawFact>> byAct = new TreeMap<>();
-        facts.values()
-                .forEach(row ->
-                        byAct.computeIfAbsent(row.act(), act -> new ArrayList<>())
-                                .add(readable(row)));
+        facts.replaceAll((sequence, row) -> new FactRow(row.act(), readable(row)));
+        Map<Long, List<RawFact>> byAct = byAct();
         List<RawAct> journal = new ArrayList<>();
         String at = Instant.EPOCH.toString();
         for (long number = 1; number <= numbers.last(); number++) {
@@ -271,7 +254,7 @@ public final class Salvage {
                                 Kind.MISSING_ACT,
                                 "act " + number,
                                 "what it was called and when it was logged are lost"));
-                row = new ActRow(at, row == null ? "lost, salvaged" : row.words());
+                row = new ActRow(at, row == null ? "lost, salvaged" : row.words(), "");
             }
             at = row.at();
             journal.add(new RawAct(number, at, row.words(), byAct.getOrDefault(number, List.of())));
