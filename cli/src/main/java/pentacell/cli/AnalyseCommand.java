@@ -10,7 +10,6 @@ import pentacell.core.measure.AnalysisSettings;
 import pentacell.workshop.exchange.AnalysisFiles;
 import pentacell.workshop.exchange.RunLog;
 import pentacell.workshop.exchange.RunLogCsv;
-import pentacell.workshop.exchange.SafeCsv;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -76,10 +75,7 @@ final class AnalyseCommand implements Callable<Integer> {
         read.notes().forEach(note -> errors.println(read.name() + ": " + note));
         if (read.log().size() == 0) return Exit.UNREADABLE_INPUT;
         String json = AnalysisFiles.summary(read, Analyse.log(read.log(), settings));
-        if (summary != null) SafeCsv.write(summary, json);
-        PrintWriter output = spec.commandLine().getOut();
-        output.print(json);
-        output.flush();
+        Result.give(spec, summary, json);
         return Exit.DONE;
     }
 

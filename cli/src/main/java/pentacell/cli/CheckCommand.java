@@ -11,7 +11,6 @@ import org.jspecify.annotations.Nullable;
 import pentacell.core.Chapters;
 import pentacell.core.unit.Count;
 import pentacell.workshop.exchange.CheckFiles;
-import pentacell.workshop.exchange.SafeCsv;
 import pentacell.workshop.logbook.FileCheck;
 import pentacell.workshop.logbook.Problem;
 import pentacell.workshop.logbook.Salvage;
@@ -80,10 +79,7 @@ final class CheckCommand implements Callable<Integer> {
                 isSalvageRefused = true;
             }
         String json = CheckFiles.json(check, saved);
-        if (summary != null) SafeCsv.write(summary, json);
-        PrintWriter output = spec.commandLine().getOut();
-        output.print(json);
-        output.flush();
+        Result.give(spec, summary, json);
         return check.isWhole() && !isSalvageRefused ? Exit.DONE : Exit.UNREADABLE_INPUT;
     }
 

@@ -19,7 +19,6 @@ import pentacell.core.school.RepairSchool;
 import pentacell.core.school.Schools;
 import pentacell.workshop.exchange.HarvestFiles;
 import pentacell.workshop.exchange.ReadingsCsv;
-import pentacell.workshop.exchange.SafeCsv;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -115,10 +114,7 @@ final class DiagnoseCommand implements Callable<Integer> {
                                         signs()),
                         schools);
         String json = HarvestFiles.json(diagnosis);
-        if (summary != null) SafeCsv.write(summary, json);
-        PrintWriter output = spec.commandLine().getOut();
-        output.print(json);
-        output.flush();
+        Result.give(spec, summary, json);
         return Exit.DONE;
     }
 

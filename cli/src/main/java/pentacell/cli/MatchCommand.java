@@ -216,10 +216,7 @@ final class MatchCommand implements Callable<Integer> {
     private void write(MatchResult result, long elapsed) throws IOException {
         if (out != null) SafeCsv.write(out, MatchFiles.groupsCsv(result.groups()));
         String json = MatchFiles.summaryJson(result, elapsed);
-        if (summary != null) SafeCsv.write(summary, json);
-        PrintWriter output = spec.commandLine().getOut();
-        output.print(json);
-        output.flush();
+        Result.give(spec, summary, json);
     }
 
     private String curve(List<Candidate> candidates, MatchRules rules, Map<CellId, Integer> locks) {

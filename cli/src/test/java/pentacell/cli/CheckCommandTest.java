@@ -138,11 +138,17 @@ final class CheckCommandTest {
     }
 
     @Test
-    void theDemoIsWholeEachTimeItIsWritten() throws Exception {
-        Path one = folder.resolve("one.pentacell");
-        DemoWorkshop.write(one);
-        assertEquals(0, run("check", one.toString()), err.toString());
-        assertTrue(JsonMapper.shared().readTree(out.toString()).get("cells").asInt() > 100);
+    void theDemoIsWholeAndTheSameEachTimeItIsWritten() throws Exception {
+        List<String> states = new ArrayList<>();
+        for (String name : List.of("one.pentacell", "two.pentacell")) {
+            DemoWorkshop.write(folder.resolve(name));
+            out.getBuffer().setLength(0);
+            assertEquals(0, run("check", folder.resolve(name).toString()), err.toString());
+            JsonNode json = JsonMapper.shared().readTree(out.toString());
+            assertEquals(181, json.get("cells").asInt());
+            states.add(json.get("state").asString());
+        }
+        assertEquals(states.get(0), states.get(1));
     }
 
     private List<Path> copies() throws Exception {

@@ -3,11 +3,13 @@ package pentacell.desktop.frame;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -98,18 +100,23 @@ final class DamagePane extends StackPane {
     private static String words(Damage.WholeCopy copy) {
         String begin =
                 "The latest whole copy is of %s, with %s. "
-                        .formatted(
-                                When.WEEKDAY_AND_DAY.words(
-                                        copy.at().atZone(ZoneId.systemDefault())),
-                                Count.of(copy.acts(), "act", "acts"));
+                        .formatted(words(copy.at()), Count.of(copy.acts(), "act", "acts"));
         if (copy.missingCount() == 0) return begin + "As far as is known it lacks nothing.";
         String lacks = begin + "It lacks " + Count.of(copy.missingCount(), "act", "acts");
         if (copy.missing().isEmpty()) return lacks + ".";
         long more = copy.missingCount() - copy.missing().size();
         return lacks
                 + ": "
-                + String.join(", ", copy.missing())
+                + copy.missing().stream().map(DamagePane::words).collect(Collectors.joining(", "))
                 + (more > 0 ? " and %d more.".formatted(more) : ".");
+    }
+
+    private static String words(Damage.MissingAct act) {
+        return act.words() + act.at().map(at -> " (" + words(at) + ")").orElse("");
+    }
+
+    private static String words(Instant at) {
+        return When.WEEKDAY_AND_DAY.words(at.atZone(ZoneId.systemDefault()));
     }
 
     private static Label heading(String words) {

@@ -40,8 +40,8 @@ final class InstrumentClient implements AutoCloseable {
 
         /// The connection is gone.
         ///
-        /// @param why in words for a person
-        void lost(String why);
+        /// @param complaint what the instrument did wrong, if that was why
+        void lost(Optional<String> complaint);
     }
 
     /// What was asked was refused.
@@ -73,18 +73,18 @@ final class InstrumentClient implements AutoCloseable {
     }
 
     private void listen() {
-        String why = "the line was cut";
+        Optional<String> complaint = Optional.empty();
         try (LineReader in = new LineReader(socket.getInputStream())) {
             for (Optional<String> line = in.next(); line.isPresent(); line = in.next())
                 hear(line.get());
+        } catch (LineReader.EndlessLineException sick) {
+            complaint = Optional.ofNullable(sick.getMessage());
         } catch (IOException gone) {
             LOG.debug("the line is gone", gone);
-            String said = gone.getMessage();
-            if (said != null && said.startsWith("it sent")) why = said;
         } finally {
             close();
             // first the reason, then those who wait for an answer
-            listener.lost(why);
+            listener.lost(complaint);
             open.values()
                     .forEach(waiting ->
                             waiting.completeExceptionally(new IOException("the line is gone")));

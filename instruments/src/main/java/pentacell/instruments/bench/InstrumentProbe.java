@@ -64,6 +64,6 @@ public final class InstrumentProbe {
         public void told(Tell event) {}
 
         @Override
-        public void lost(String why) {}
+        public void lost(Optional<String> complaint) {}
     }
 }

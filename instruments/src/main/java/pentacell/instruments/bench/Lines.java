@@ -217,13 +217,16 @@ final class Lines implements AutoCloseable {
         }
 
         @Override
-        public void lost(String why) {
-            if (why.startsWith("it sent")) complaint = Optional.of(why);
+        public void lost(Optional<String> wrong) {
+            complaint = wrong;
             synchronized (lock) {
                 // the end of a line that was given up already
                 if (link.client.isEmpty() || !link.client.equals(client)) return;
             }
-            down(link, why + "; trying again", why.startsWith("it sent") ? AGAIN_NANOS : 0);
+            down(
+                    link,
+                    wrong.orElse("the line was cut") + "; trying again",
+                    wrong.isPresent() ? AGAIN_NANOS : 0);
         }
     }
 

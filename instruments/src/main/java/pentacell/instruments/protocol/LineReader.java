@@ -15,6 +15,15 @@ public final class LineReader implements AutoCloseable {
 
     private final Reader in;
 
+    /// The other end does not end its line.
+    public static final class EndlessLineException extends IOException {
+        private static final long serialVersionUID = 1;
+
+        EndlessLineException() {
+            super("sent more than %d characters without an end of line".formatted(LONGEST));
+        }
+    }
+
     /// @param in UTF-8
     public LineReader(InputStream in) {
         this.in = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
@@ -22,16 +31,14 @@ public final class LineReader implements AutoCloseable {
 
     /// The next line without its end; empty when there are no more.
     ///
-    /// @throws IOException when the line is gone, or longer than any message
+    /// @throws EndlessLineException when the line is longer than any message
+    /// @throws IOException when the line is gone
     public Optional<String> next() throws IOException {
         StringBuilder line = new StringBuilder();
         for (int letter = in.read(); letter >= 0; letter = in.read()) {
             if (letter == '\n') return Optional.of(line.toString());
             if (letter == '\r') continue;
-            if (line.length() == LONGEST)
-                throw new IOException(
-                        "it sent more than %d characters without an end of line"
-                                .formatted(LONGEST));
+            if (line.length() == LONGEST) throw new EndlessLineException();
             line.append((char) letter);
         }
         return line.isEmpty() ? Optional.empty() : Optional.of(line.toString());

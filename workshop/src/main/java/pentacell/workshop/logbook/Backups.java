@@ -119,6 +119,13 @@ final class Backups {
         }
     }
 
+    /// Whether there is a copy of a journal that ends so.
+    boolean has(Head head) throws IOException {
+        return all().stream()
+                .anyMatch(
+                        each -> each.acts() == head.act() && head.digest().startsWith(each.mark()));
+    }
+
     /// Copies a workshop that was found whole, unless there is a copy of it as it stands.
     ///
     /// @param database the workshop, with no transaction open
@@ -128,8 +135,7 @@ final class Backups {
         if (head.act() == 0) return;
         Files.createDirectories(folder);
         clearUnfinished();
-        for (Copy each : all())
-            if (each.acts() == head.act() && head.digest().startsWith(each.mark())) return;
+        if (has(head)) return;
         Path unfinished = folder.resolve("copy" + UNFINISHED);
         try {
             try (PreparedStatement vacuum = database.prepareStatement("VACUUM INTO ?")) {

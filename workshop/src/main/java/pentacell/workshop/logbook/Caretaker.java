@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import org.slf4j.Logger;
@@ -21,6 +22,7 @@ import org.slf4j.LoggerFactory;
 final class Caretaker implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Caretaker.class);
     private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(2);
+    private static final Duration AFTER_START = Duration.ofSeconds(4);
     private static final Duration BETWEEN_COPIES = Duration.ofHours(1);
     private static final Duration PATIENCE_AT_CLOSING = Duration.ofSeconds(20);
 
@@ -36,6 +38,7 @@ final class Caretaker implements AutoCloseable {
             Executors.newSingleThreadScheduledExecutor(
                     Thread.ofPlatform().daemon().name("caretaker").factory());
     private Optional<String> said = Optional.empty();
+    private Optional<ScheduledFuture<?>> firstCopy = Optional.empty();
     private long copiedAt = System.nanoTime();
 
     /// @param file looked after
@@ -48,9 +51,11 @@ final class Caretaker implements AutoCloseable {
         this.trouble = trouble;
     }
 
-    /// Begins: a deep look and a copy now, then small looks.
+    /// Begins: a deep look and a copy once the program has started, and small looks all the time.
     void begin() {
-        thread.execute(this::copy);
+        firstCopy =
+                Optional.of(
+                        thread.schedule(this::copy, AFTER_START.toMillis(), TimeUnit.MILLISECONDS));
         var _ =
                 thread.scheduleWithFixedDelay(
                         () -> {
@@ -116,6 +121,7 @@ final class Caretaker implements AutoCloseable {
     /// Ends after what is under way, and keeps where the file ends.
     @Override
     public void close() {
+        boolean isCopyDue = firstCopy.filter(due -> due.cancel(false)).isPresent();
         thread.shutdown();
         try {
             if (!thread.awaitTermination(PATIENCE_AT_CLOSING.toMillis(), TimeUnit.MILLISECONDS))
@@ -125,6 +131,16 @@ final class Caretaker implements AutoCloseable {
         }
         if (file.gone().isPresent()) return;
         file.checkpoint();
+        if (isCopyDue && !hasCopy()) copy();
         remember();
+    }
+
+    private boolean hasCopy() {
+        try {
+            return backups.has(file.head());
+        } catch (IOException failure) {
+            LOG.warn("could not look through the copies of {}", file.file(), failure);
+            return false;
+        }
     }
 }

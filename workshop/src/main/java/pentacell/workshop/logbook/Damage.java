@@ -25,14 +25,21 @@ public record Damage(Path file, List<Problem> problems, Optional<WholeCopy> copy
     ///
     /// @param at when it was made
     /// @param acts acts in it
-    /// @param missing acts that can be read in the damaged file and are not in the copy, in words
+    /// @param missing the first of the acts that can be read in the damaged file and are not in the
+    ///   copy
     /// @param missingCount how many acts are known to be missing in the copy
     public record WholeCopy(
-            Path file, Instant at, long acts, List<String> missing, long missingCount) {
+            Path file, Instant at, long acts, List<MissingAct> missing, long missingCount) {
         public WholeCopy {
             missing = List.copyOf(missing);
         }
     }
+
+    /// An act that a copy lacks.
+    ///
+    /// @param words what it is called
+    /// @param at when it was logged, if that can be read
+    public record MissingAct(String words, Optional<Instant> at) {}
 
     /// What was found, in a few sentences.
     public String message() {

@@ -8,17 +8,17 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
+import java.time.DateTimeException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import pentacell.core.journal.Act;
 import pentacell.core.state.Chapter;
+import pentacell.workshop.logbook.Damage.MissingAct;
 import pentacell.workshop.logbook.Damage.WholeCopy;
 import pentacell.workshop.logbook.Opening.Damaged;
 import pentacell.workshop.logbook.Opening.Opened;
@@ -262,11 +262,8 @@ final class LogbookFile {
     }
 
     private WholeCopy described(Backups.Copy copy) {
-        List<String> missing = new ArrayList<>();
+        List<MissingAct> missing = new ArrayList<>();
         long[] last = {known.read().map(Head::act).orElse(0L)};
-        DateTimeFormatter when =
-                DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.ENGLISH)
-                        .withZone(ZoneId.systemDefault());
         if (Files.exists(file) && !isEmpty())
             try (Snapshot snapshot = Snapshot.of(file);
                     Connection database = Database.reading(snapshot.file())) {
@@ -277,7 +274,7 @@ final class LogbookFile {
                                 act -> {
                                     last[0] = Math.max(last[0], act.number());
                                     if (act.number() > copy.acts())
-                                        missing.add(act.words() + whenOf(act, when));
+                                        missing.add(new MissingAct(act.words(), time(act)));
                                 },
                                 problem -> {})
                         .walk();
@@ -301,11 +298,11 @@ final class LogbookFile {
         }
     }
 
-    private static String whenOf(RawAct act, DateTimeFormatter when) {
+    private static Optional<Instant> time(RawAct act) {
         try {
-            return " (" + when.format(java.time.Instant.parse(act.at())) + ")";
-        } catch (java.time.DateTimeException odd) {
-            return "";
+            return Optional.of(Instant.parse(act.at()));
+        } catch (DateTimeException odd) {
+            return Optional.empty();
         }
     }
 

@@ -14,7 +14,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellFact;
@@ -86,14 +88,23 @@ final class BackupsTest {
         Path copies = Files.createDirectories(Backups.folder(file));
         Files.createFile(copies.resolve("2026-11-25T200000-1.pentacell"));
         Files.writeString(copies.resolve("copy.unfinished"), "half");
+        try (Logbook book = opened(file)) {
+            book.log("read", List.of(new CellFact.VoltageRead(new CellId("A-1"), 3.7)));
+        }
         opened(file).close();
         List<Backups.Copy> all = new Backups(file).all();
-        assertEquals(1, all.size());
+        assertEquals(List.of(2L, 1L), all.stream().map(Backups.Copy::acts).toList());
         assertTrue(Backups.isWhole(all.get(0)));
         assertFalse(Files.exists(copies.resolve("copy.unfinished")));
-        byte[] bytes = Files.readAllBytes(all.get(0).file());
-        Files.write(all.get(0).file(), java.util.Arrays.copyOf(bytes, bytes.length / 2));
-        assertEquals(java.util.Optional.empty(), new Backups(file).newestWhole());
+        tear(all.get(0).file());
+        assertEquals(all.get(1), new Backups(file).newestWhole().orElseThrow());
+        tear(all.get(1).file());
+        assertEquals(Optional.empty(), new Backups(file).newestWhole());
+    }
+
+    private static void tear(Path copy) throws IOException {
+        byte[] bytes = Files.readAllBytes(copy);
+        Files.write(copy, Arrays.copyOf(bytes, bytes.length / 2));
     }
 
     private Logbook opened(Path file) throws IOException {

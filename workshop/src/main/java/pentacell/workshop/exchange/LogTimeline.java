@@ -1,0 +1,203 @@
+package pentacell.workshop.exchange;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import pentacell.core.measure.SampleLog;
+import pentacell.core.unit.Quantity;
+
+/// The samples of a log in the order of their times, while it is read: a clock that was started
+/// anew is carried on, a time that is out of its place is named and left out.
+final class LogTimeline {
+    /// So many lines in a row that begin again at an earlier time are a clock that was started
+    /// anew.
+    private static final int CLOCK_RESTART_LINES = 5;
+
+    /// Seconds since 1970 in the year 2286.
+    private static final double LAST_DATE = 1e10;
+
+    private static final double FAR_SECONDS = 60;
+    private static final double FAR_INTERVALS = 20;
+
+    private final Problems problems;
+    private final Consumer<String> notes;
+    private final List<double[]> pending = new ArrayList<>();
+
+    /// A sample far ahead of the one before: the next one shows whether it is a gap or a slip.
+    private Optional<double[]> suspect = Optional.empty();
+
+    private long[] lines = new long[256];
+    private double[] seconds = new double[256];
+    private double[] volts = new double[256];
+    private double[] amps = new double[256];
+    private double[] celsius = new double[256];
+    private int size;
+    private double offset;
+    private boolean isCalendar;
+
+    /// Takes what is wrong with a line.
+    interface Problems {
+        void add(long line, String sentence);
+    }
+
+    LogTimeline(Problems problems, Consumer<String> notes) {
+        this.problems = problems;
+        this.notes = notes;
+    }
+
+    int size() {
+        return size;
+    }
+
+    /// The line a sample stands in.
+    long line(int sample) {
+        return lines[sample];
+    }
+
+    double seconds(int sample) {
+        return seconds[sample];
+    }
+
+    double volts(int sample) {
+        return volts[sample];
+    }
+
+    double amps(int sample) {
+        return amps[sample];
+    }
+
+    double celsius(int sample) {
+        return celsius[sample];
+    }
+
+    /// A copy of the voltages, in the column's unit.
+    double[] volts() {
+        return Arrays.copyOf(volts, size);
+    }
+
+    /// A copy of the currents, in the column's unit.
+    double[] amps() {
+        return Arrays.copyOf(amps, size);
+    }
+
+    /// Ends the log: what still waits is taken or named.
+    void end() {
+        flushPending();
+        acceptSuspect();
+    }
+
+    /// Takes a sample whose time rises; one that goes back waits until it is clear whether the
+    /// clock was started anew.
+    void take(long line, double second, double volt, double amp, double degree) {
+        if (size == 0) isCalendar = second > SampleLog.MOST_SECONDS;
+        if (Math.abs(second) > (isCalendar ? LAST_DATE : SampleLog.MOST_SECONDS)) {
+            problems.add(line, "time %s is out of place; left out".formatted(text(second)));
+            return;
+        }
+        if (suspect.isPresent()) judgeSuspect(second + offset);
+        double shifted = second + offset;
+        if (size == 0 || shifted > seconds[size - 1]) {
+            flushPending();
+            if (isFarAhead(shifted)) {
+                suspect = Optional.of(new double[] {line, shifted, volt, amp, degree});
+                return;
+            }
+            keep(line, shifted, volt, amp, degree);
+            return;
+        }
+        boolean isSame = shifted == seconds[size - 1];
+        if (isSame) {
+            problems.add(line, "time %s stands twice; the first was kept".formatted(text(second)));
+            return;
+        }
+        if (!pending.isEmpty() && !(second > pending.get(pending.size() - 1)[1])) flushPending();
+        pending.add(new double[] {line, second, volt, amp, degree});
+        if (pending.size() < CLOCK_RESTART_LINES) return;
+        double usual =
+                (pending.get(pending.size() - 1)[1] - pending.get(0)[1]) / (pending.size() - 1);
+        offset = seconds[size - 1] + usual - pending.get(0)[1];
+        notes.accept(
+                "time starts anew at line %d: carried on from there"
+                        .formatted((long) pending.get(0)[0]));
+        for (double[] each : pending)
+            keep((long) each[0], each[1] + offset, each[2], each[3], each[4]);
+        pending.clear();
+    }
+
+    /// A sample far ahead is a slip when the next one is before it and behind the last, else there
+    /// is a gap.
+    private void judgeSuspect(double next) {
+        double[] ahead = suspect.orElseThrow();
+        boolean isSlip = next < ahead[1] && next > seconds[size - 1];
+        if (!isSlip) {
+            acceptSuspect();
+            return;
+        }
+        suspect = Optional.empty();
+        problems.add(
+                (long) ahead[0],
+                "time %s stands between %s and %s; left out"
+                        .formatted(
+                                text(ahead[1] - offset),
+                                text(seconds[size - 1] - offset),
+                                text(next - offset)));
+    }
+
+    private void acceptSuspect() {
+        suspect.ifPresent(ahead -> keep((long) ahead[0], ahead[1], ahead[2], ahead[3], ahead[4]));
+        suspect = Optional.empty();
+    }
+
+    private void flushPending() {
+        for (double[] each : pending)
+            problems.add(
+                    (long) each[0],
+                    "time goes back to %s after %s"
+                            .formatted(text(each[1]), text(seconds[size - 1] - offset)));
+        pending.clear();
+    }
+
+    private static String text(double seconds) {
+        return seconds == Math.rint(seconds)
+                ? Quantity.SECONDS.number(seconds) + " s"
+                : seconds + " s";
+    }
+
+    /// Whether a time is so far from the last sample that it may be a slip: over a minute and over
+    /// twenty times the interval before.
+    private boolean isFarAhead(double second) {
+        if (size < 2) return false;
+        double interval = seconds[size - 1] - seconds[size - 2];
+        double ahead = second - seconds[size - 1];
+        return ahead > FAR_SECONDS && ahead > FAR_INTERVALS * interval;
+    }
+
+    private void keep(long line, double second, double volt, double amp, double degree) {
+        if (size == lines.length) grow();
+        lines[size] = line;
+        seconds[size] = second;
+        volts[size] = volt;
+        amps[size] = amp;
+        celsius[size] = degree;
+        size++;
+    }
+
+    private void grow() {
+        int longer = 2 * size;
+        lines = Arrays.copyOf(lines, longer);
+        seconds = Arrays.copyOf(seconds, longer);
+        volts = Arrays.copyOf(volts, longer);
+        amps = Arrays.copyOf(amps, longer);
+        celsius = Arrays.copyOf(celsius, longer);
+    }
+
+    void scaleVolts(double factor) {
+        if (factor != 1) for (int i = 0; i < size; i++) volts[i] *= factor;
+    }
+
+    void scaleAmps(double factor) {
+        if (factor != 1) for (int i = 0; i < size; i++) amps[i] *= factor;
+    }
+}
