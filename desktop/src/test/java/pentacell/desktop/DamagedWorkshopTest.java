@@ -106,9 +106,7 @@ final class DamagedWorkshopTest {
     void escLeavesItAndTheOpenWorkshopStays() throws Exception {
         Files.write(file, new byte[0]);
         try (BenchFixture bench = metWith()) {
-            assertTrue(
-                    bench.written("#damage").contains("it has not a byte in it"),
-                    bench.written("#damage"));
+            assertTrue(bench.written("#damage").contains("it is empty"), bench.written("#damage"));
             bench.keys(KeyCode.ESCAPE);
             assertFalse(bench.isVisible("#damage"));
             assertEquals("other.pentacell", bench.bench.desk().ledger().fileNameProperty().get());

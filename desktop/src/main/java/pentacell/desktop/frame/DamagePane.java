@@ -75,8 +75,7 @@ final class DamagePane extends StackPane {
             ways.getChildren()
                     .add(way("damage-anew", "Begin a new workshop here", () -> beginAnew(damage)));
         if (damage.canGoOn())
-            ways.getChildren()
-                    .add(way("damage-go-on", "Go on with it as it is", () -> goOn(damage)));
+            ways.getChildren().add(way("damage-go-on", "Open it as it is", () -> goOn(damage)));
         ways.getChildren().add(leaveWay());
         ways.getChildren().get(0).getStyleClass().add("primary");
         sheet.getChildren()

@@ -250,7 +250,7 @@ public final class RunLogCsv {
         }
         if (oddTemperatures > 0)
             notes.add(
-                    "%s left out, for no can is so cold or so hot"
+                    "%s left out: no can gets that cold or that hot"
                             .formatted(
                                     Count.of(
                                             oddTemperatures,

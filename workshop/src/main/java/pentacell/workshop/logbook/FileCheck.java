@@ -63,7 +63,7 @@ public record FileCheck(
                                                 each.file(), Backups.isWhole(each), each.acts()))
                                 .toList();
         if (Files.size(file) == 0)
-            return nothing(new Problem(Kind.EMPTY, "file", "it has not a byte in it"), copies);
+            return nothing(new Problem(Kind.EMPTY, "file", "it is empty"), copies);
         try (Snapshot snapshot = Snapshot.of(file);
                 Connection database = Database.reading(snapshot.file())) {
             return of(database, new KnownHead(file).read(), chapters, copies);

@@ -163,8 +163,8 @@ final class LogbookFile {
                         Kind.EMPTY,
                         "file",
                         Files.exists(file)
-                                ? "it has not a byte in it, yet it was a workshop once"
-                                : "it is gone, yet there was a workshop of this name once"));
+                                ? "it is empty, but there was a workshop in it once"
+                                : "it is gone, but there was a workshop of this name here once"));
     }
 
     /// Makes a new file a workshop file; says what is wrong with one that is none.
@@ -182,7 +182,7 @@ final class LogbookFile {
                                     new Problem(
                                             Kind.EMPTY,
                                             "file",
-                                            "it has nothing in it, yet it was a workshop once"))));
+                                            "it is empty, but there was a workshop in it once"))));
         if (isNew) {
             Database.create(database);
         } else if (applicationId != Database.APPLICATION_ID) {
