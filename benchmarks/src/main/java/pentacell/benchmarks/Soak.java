@@ -148,9 +148,11 @@ public final class Soak {
             Salvage.Saved saved =
                     Salvage.of(file, file.resolveSibling("saved.pentacell"), Chapters.ALL);
             count(
-                    saved.lost().isEmpty()
-                            ? "salvage: all, with the copy"
-                            : "salvage: a part, the rest listed");
+                    saved.facts() == 2 * ACTS
+                            ? "salvage: every entry, with the copy"
+                            : saved.lost().isEmpty()
+                                    ? "salvage: a part, without a word"
+                                    : "salvage: a part, the rest listed");
         } catch (IOException nothing) {
             count("salvage: nothing readable");
         }
