@@ -3,6 +3,7 @@ package pentacell.cli;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.concurrent.Callable;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.Candidate;
@@ -23,8 +25,8 @@ import pentacell.core.match.SearchWatch;
 import pentacell.core.match.TradeOff;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Selection;
+import pentacell.core.unit.Count;
 import pentacell.workshop.exchange.CellCsv;
-import pentacell.workshop.exchange.CellRow;
 import pentacell.workshop.exchange.CellTable;
 import pentacell.workshop.exchange.LockCsv;
 import pentacell.workshop.exchange.MatchFiles;
@@ -156,29 +158,48 @@ final class MatchCommand implements Callable<Integer> {
         PrintWriter errors = spec.commandLine().getErr();
         double seconds = seconds();
         MatchRules rules = rules();
-        CellTable table = CellCsv.read(cells);
-        table.notes().forEach(errors::println);
-        table.problems().forEach(problem -> errors.println(problem.text()));
-        if (table.rows().isEmpty() || !table.problems().isEmpty() && !skipBadLines) {
-            if (!table.rows().isEmpty())
-                errors.printf(
-                        "%d good lines; --skip-bad-lines takes them without the bad ones%n",
-                        table.rows().size());
-            return Exit.UNREADABLE_INPUT;
-        }
+        Optional<List<Candidate>> candidates = candidates(errors);
+        if (candidates.isEmpty()) return Exit.UNREADABLE_INPUT;
         LockCsv locks = lock == null ? new LockCsv(Map.of(), List.of()) : LockCsv.read(lock);
         locks.problems().forEach(problem -> errors.println(problem.text()));
         if (!locks.problems().isEmpty()) return Exit.UNREADABLE_INPUT;
-        List<Candidate> candidates =
-                table.rows().stream().map(CellRow::candidate).flatMap(Optional::stream).toList();
-        sayWhatIsLeftOut(table, candidates, errors);
-        return match(candidates, rules, locks.locks(), seconds);
+        return match(candidates.get(), rules, locks.locks(), seconds);
+    }
+
+    /// What can be matched; empty when the table cannot be taken.
+    private Optional<List<Candidate>> candidates(PrintWriter errors) {
+        List<Candidate> candidates = new ArrayList<>();
+        AtomicInteger rows = new AtomicInteger();
+        // the rows themselves are let go: of a million cells they would be half of what they take
+        CellTable table =
+                CellCsv.read(
+                        cells,
+                        row -> {
+                            rows.incrementAndGet();
+                            row.candidate().ifPresent(candidates::add);
+                        });
+        table.notes().forEach(errors::println);
+        table.problems().forEach(problem -> errors.println(problem.text()));
+        if (rows.get() == 0 || !table.problems().isEmpty() && !skipBadLines) {
+            if (rows.get() > 0)
+                errors.printf(
+                        "%s; --skip-bad-lines takes them without the bad ones%n",
+                        Count.of(rows.get(), "good line", "good lines"));
+            return Optional.empty();
+        }
+        sayWhatIsLeftOut(rows.get() - candidates.size(), candidates, errors);
+        return Optional.of(candidates);
     }
 
     private static void sayWhatIsLeftOut(
-            CellTable table, List<Candidate> candidates, PrintWriter errors) {
-        int unmeasured = table.rows().size() - candidates.size();
-        if (unmeasured > 0) errors.printf("%d lines without a capacity are left out%n", unmeasured);
+            int unmeasured, List<Candidate> candidates, PrintWriter errors) {
+        if (unmeasured > 0)
+            errors.printf(
+                    "%s left out%n",
+                    Count.of(
+                            unmeasured,
+                            "line without a capacity is",
+                            "lines without a capacity are"));
         long chemistries = candidates.stream().map(Candidate::chemistry).distinct().count();
         if (chemistries > 1)
             errors.println(

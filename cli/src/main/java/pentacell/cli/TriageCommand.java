@@ -3,7 +3,6 @@ package pentacell.cli;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
@@ -13,6 +12,7 @@ import pentacell.core.judgement.Judged;
 import pentacell.core.school.BandSchool;
 import pentacell.core.school.IntakeVerdict;
 import pentacell.core.triage.Triage;
+import pentacell.core.unit.Count;
 import pentacell.workshop.exchange.CellCsv;
 import pentacell.workshop.exchange.CellRow;
 import pentacell.workshop.exchange.CellTable;
@@ -78,42 +78,48 @@ final class TriageCommand implements Callable<Integer> {
                 };
         CellTable table = CellCsv.read(cells);
         PrintWriter errors = spec.commandLine().getErr();
-        List<List<String>> lines = new ArrayList<>();
-        int bad = table.problems().size();
         table.notes().forEach(errors::println);
         table.problems().forEach(problem -> errors.println(problem.text()));
+        int good = 0;
         for (CellRow row : table.rows()) {
-            if (row.volts().isEmpty()) {
-                bad++;
+            if (row.volts().isPresent()) good++;
+            else
                 errors.println(
                         new CellTable.Problem(
                                         table.fileName(),
                                         row.line(),
                                         "cell " + row.id() + " has no voltage, expected voltage_v")
                                 .text());
-                continue;
-            }
-            BandSchool policy =
-                    BandSchool.shipped(row.chemistry().orElse(Chemistry.NMC)).get(index);
-            Judged<IntakeVerdict> judged = Triage.judge(row.volts().getAsDouble(), policy);
-            lines.add(
-                    List.of(
-                            row.id().text(),
-                            judged.verdict().code(),
-                            judged.reasons().get(0).sentence().replace('\u00a0', ' ')));
         }
-        if (lines.isEmpty() || bad > 0 && !skipBadLines) {
-            if (!lines.isEmpty())
+        int bad = table.problems().size() + table.rows().size() - good;
+        if (good == 0 || bad > 0 && !skipBadLines) {
+            if (good > 0)
                 errors.printf(
-                        "%d good lines; --skip-bad-lines takes them without the bad ones%n",
-                        lines.size());
+                        "%s; --skip-bad-lines takes them without the bad ones%n",
+                        Count.of(good, "good line", "good lines"));
             return Exit.UNREADABLE_INPUT;
         }
-        String csv = SafeCsv.text(List.of("cell_id", "verdict", "reason"), lines);
+        // judged while it is written: a million reasons are not held at once
+        Iterable<List<String>> lines =
+                () ->
+                        table.rows().stream()
+                                .filter(row -> row.volts().isPresent())
+                                .map(row -> verdict(row, index))
+                                .iterator();
+        List<String> header = List.of("cell_id", "verdict", "reason");
         PrintWriter output = spec.commandLine().getOut();
-        if (out != null) SafeCsv.write(out, csv);
-        else output.print(csv);
+        if (out != null) SafeCsv.write(out, header, lines);
+        else SafeCsv.table(output, header, lines);
         output.flush();
         return Exit.DONE;
+    }
+
+    private static List<String> verdict(CellRow row, int school) {
+        BandSchool policy = BandSchool.shipped(row.chemistry().orElse(Chemistry.NMC)).get(school);
+        Judged<IntakeVerdict> judged = Triage.judge(row.volts().orElseThrow(), policy);
+        return List.of(
+                row.id().text(),
+                judged.verdict().code(),
+                judged.reasons().get(0).sentence().replace('\u00a0', ' '));
     }
 }

@@ -237,7 +237,7 @@ final class MatchCommandTest {
                         "cell_id,capacity_mah,chemistry\nA,2000,nmc\nB,2100,nmc\nC,2200,lfp\nD,,nmc\n");
         assertEquals(0, run("--cells", lot.toString(), "--series", "2", "--parallel", "1"), err);
         assertTrue(
-                err.contains("1 lines without a capacity")
+                err.contains("1 line without a capacity")
                         && err.contains("more than one chemistry"),
                 err);
         assertTrue(out.contains("\"usableCapacityMah\" : 2000"), out);

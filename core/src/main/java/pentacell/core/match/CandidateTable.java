@@ -32,10 +32,7 @@ final class CandidateTable {
 
     CandidateTable(List<Candidate> usable, MatchRules rules, Map<CellId, Integer> locks) {
         List<Candidate> ordered = new ArrayList<>(usable);
-        ordered.sort((a, b) -> {
-            int byCapacity = Double.compare(b.milliampHours(), a.milliampHours());
-            return byCapacity != 0 ? byCapacity : a.id().compareTo(b.id());
-        });
+        ordered.sort(Reach.STRONGEST_FIRST);
         cells = List.copyOf(ordered);
         groupSizes = rules.groupSizes().stream().mapToInt(Integer::intValue).toArray();
         boolean whole =

@@ -2,9 +2,12 @@ package pentacell.core.match;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.stream.Stream;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Matched;
 import pentacell.core.pack.MatchRules;
@@ -42,7 +45,8 @@ public final class Matcher {
         requireDistinct(candidates);
         Eligible.EitherWay eligible = Eligible.of(candidates, rules, locks);
         if (eligible.obstacle().isPresent()) return eligible.obstacle().get();
-        Feasibility feasibility = new Feasibility(eligible.cells(), rules, locks, effort.seed());
+        Reach reach = Reach.of(eligible.cells(), rules, locks);
+        Feasibility feasibility = new Feasibility(reach.near(), rules, locks, effort.seed());
         List<Grouping> starts = feasibility.starts();
         if (starts.isEmpty()) return feasibility.obstacle();
 
@@ -52,7 +56,8 @@ public final class Matcher {
         search.run(starts);
         Grouping found = search.best();
         even(found, rules, effort.seed());
-        return new Matched(result(found, rules, bounds, ending(search, found, rules, bounds)));
+        return new Matched(
+                result(found, reach.far(), rules, bounds, ending(search, found, rules, bounds)));
     }
 
     /// The smallest limit on the IR spread inside groups that the rules can keep, or what stands in
@@ -67,9 +72,18 @@ public final class Matcher {
     }
 
     private static void requireDistinct(List<Candidate> candidates) {
-        long distinct = candidates.stream().map(Candidate::id).distinct().count();
-        if (distinct != candidates.size())
-            throw new IllegalArgumentException("a cell id stands twice");
+        // of a million cells a set of ids would be as large as the cells: only ids of one hash are
+        // held against each other
+        int[] hashes =
+                candidates.stream().mapToInt(cell -> cell.id().hashCode()).sorted().toArray();
+        Set<Integer> shared = new HashSet<>();
+        for (int i = 1; i < hashes.length; i++)
+            if (hashes[i] == hashes[i - 1]) shared.add(hashes[i]);
+        if (shared.isEmpty()) return;
+        Set<CellId> seen = new HashSet<>();
+        for (Candidate cell : candidates)
+            if (shared.contains(cell.id().hashCode()) && !seen.add(cell.id()))
+                throw new IllegalArgumentException("cell id " + cell.id() + " stands twice");
     }
 
     /// Spends what the meter cannot tell apart anyway on even resistances and spread donors.
@@ -103,6 +117,7 @@ public final class Matcher {
 
     private static MatchResult result(
             Grouping found,
+            List<Candidate> far,
             MatchRules rules,
             CapacityBounds.InTicks bounds,
             MatchResult.Ending ending) {
@@ -114,7 +129,7 @@ public final class Matcher {
         return new MatchResult(
                 rules,
                 groups.stream().map(Matcher::ids).toList(),
-                ids(shelf),
+                Stream.concat(shelf.stream(), far.stream()).map(Candidate::id).toList(),
                 MatchFigures.of(groups),
                 bounds.inMilliampHours(lot.ticksPerMilliampHour()),
                 "deal, differencing and levelling, then annealing",

@@ -23,10 +23,11 @@ public final class CurrentSign {
     }
 
     /// The convention that fits; a log without current keeps its signs.
-    public static Convention of(double[] volts, double[] amps) {
+    public static Convention of(Column volts, Column amps) {
         boolean hasPositive = false;
         boolean hasNegative = false;
-        for (double each : amps) {
+        for (int i = 0; i < amps.size(); i++) {
+            double each = amps.get(i);
             hasPositive |= each > REST_AMPS;
             hasNegative |= each < -REST_AMPS;
         }
@@ -34,39 +35,37 @@ public final class CurrentSign {
         if (hasPositive != hasNegative && hasPositive)
             return chargesOnly(volts, amps) ? Convention.DISCHARGE_NEGATIVE : Convention.NONE;
         double agreement = 0;
-        for (int first = 0; first < amps.length; ) {
+        for (int first = 0; first < amps.size(); ) {
             int last = stretchEnd(amps, first);
-            if (Math.abs(amps[first]) > REST_AMPS)
-                agreement += Math.signum(amps[first]) * trend(volts, amps, first, last);
+            if (Math.abs(amps.get(first)) > REST_AMPS)
+                agreement += Math.signum(amps.get(first)) * trend(volts, amps, first, last);
             first = last + 1;
         }
         return agreement >= 0 ? Convention.DISCHARGE_NEGATIVE : Convention.DISCHARGE_POSITIVE;
     }
 
     /// The currents with discharge under 0.
-    public static double[] settled(double[] volts, double[] amps, Convention convention) {
-        double[] settled = amps.clone();
-        switch (convention) {
-            case DISCHARGE_NEGATIVE -> {}
-            case DISCHARGE_POSITIVE -> {
-                for (int i = 0; i < settled.length; i++) settled[i] = -amps[i];
-            }
+    public static Column settled(Column volts, Column amps, Convention convention) {
+        return switch (convention) {
+            case DISCHARGE_NEGATIVE -> amps;
+            case DISCHARGE_POSITIVE -> amps.map((i, each) -> -each);
             case NONE -> {
-                for (int first = 0; first < amps.length; ) {
+                Column.Builder settled = new Column.Builder();
+                for (int first = 0; first < amps.size(); ) {
                     int last = stretchEnd(amps, first);
-                    if (trend(volts, amps, first, last) < 0)
-                        for (int i = first; i <= last; i++) settled[i] = -amps[i];
+                    double sign = trend(volts, amps, first, last) < 0 ? -1 : 1;
+                    for (int i = first; i <= last; i++) settled.add(sign * amps.get(i));
                     first = last + 1;
                 }
+                yield settled.build();
             }
-        }
-        return settled;
+        };
     }
 
-    private static boolean chargesOnly(double[] volts, double[] amps) {
-        for (int first = 0; first < amps.length; ) {
+    private static boolean chargesOnly(Column volts, Column amps) {
+        for (int first = 0; first < amps.size(); ) {
             int last = stretchEnd(amps, first);
-            if (amps[first] > REST_AMPS && trend(volts, amps, first, last) < 0) return false;
+            if (amps.get(first) > REST_AMPS && trend(volts, amps, first, last) < 0) return false;
             first = last + 1;
         }
         return true;
@@ -74,9 +73,9 @@ public final class CurrentSign {
 
     /// Last index of the stretch that begins at an index: until the current stops, starts, changes
     /// its sign or rises by half.
-    private static int stretchEnd(double[] amps, int first) {
+    private static int stretchEnd(Column amps, int first) {
         int last = first;
-        while (last + 1 < amps.length && isOneStretch(amps[last], amps[last + 1])) last++;
+        while (last + 1 < amps.size() && isOneStretch(amps.get(last), amps.get(last + 1))) last++;
         return last;
     }
 
@@ -88,12 +87,12 @@ public final class CurrentSign {
     }
 
     /// Whether a stretch goes up or down: by its own voltage, else by the jump at its start.
-    private static double trend(double[] volts, double[] amps, int first, int last) {
-        double trend = volts[last] - volts[first];
+    private static double trend(Column volts, Column amps, int first, int last) {
+        double trend = volts.get(last) - volts.get(first);
         boolean isLong = last - first >= 5;
         if (Math.abs(trend) > TREND_VOLTS && isLong) return trend;
-        if (first > 0 && Math.abs(amps[first - 1]) <= REST_AMPS)
-            return volts[first] - volts[first - 1];
+        if (first > 0 && Math.abs(amps.get(first - 1)) <= REST_AMPS)
+            return volts.get(first) - volts.get(first - 1);
         return trend;
     }
 }

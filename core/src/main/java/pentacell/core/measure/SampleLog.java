@@ -2,16 +2,16 @@ package pentacell.core.measure;
 
 import java.util.Arrays;
 
-/// What an instrument logged, in columns: time, voltage, current and, when it was measured, the
-/// temperature of the can.
+/// What an instrument logged, in compact columns: time, voltage, current and, when it was measured,
+/// the temperature of the can.
 ///
 /// Invariant: times rise strictly; times, voltages and currents are finite. Current above 0
 /// charges, under 0 discharges. Temperatures are NaN where none was measured.
 public final class SampleLog {
-    private final double[] seconds;
-    private final double[] volts;
-    private final double[] amps;
-    private final double[] celsius;
+    private final Column seconds;
+    private final Column volts;
+    private final Column amps;
+    private final Column celsius;
 
     /// No single cell reads over this, in V either way.
     private static final double MOST_VOLTS = 20;
@@ -37,7 +37,7 @@ public final class SampleLog {
         return celsius >= LEAST_CELSIUS && celsius <= MOST_CELSIUS;
     }
 
-    private SampleLog(double[] seconds, double[] volts, double[] amps, double[] celsius) {
+    private SampleLog(Column seconds, Column volts, Column amps, Column celsius) {
         this.seconds = seconds;
         this.volts = volts;
         this.amps = amps;
@@ -49,6 +49,33 @@ public final class SampleLog {
         double[] none = new double[seconds.length];
         Arrays.fill(none, Double.NaN);
         return of(seconds, volts, amps, none);
+    }
+
+    /// A log of columns.
+    ///
+    /// @throws IllegalArgumentException when the columns differ in length, a value is not finite or
+    ///   time does not rise
+    public static SampleLog of(Column seconds, Column volts, Column amps, Column celsius) {
+        if (seconds.size() != volts.size()
+                || volts.size() != amps.size()
+                || amps.size() != celsius.size())
+            throw new IllegalArgumentException("the columns of a log are of one length");
+        double last = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < seconds.size(); i++) {
+            check(last, seconds.get(i), volts.get(i), amps.get(i));
+            last = seconds.get(i);
+        }
+        return new SampleLog(seconds, volts, amps, celsius);
+    }
+
+    private static void check(double last, double second, double volt, double amp) {
+        if (!(Double.isFinite(second) && Double.isFinite(volt) && Double.isFinite(amp)))
+            throw new IllegalArgumentException(
+                    "a sample is of finite numbers, was %s s, %s V, %s A"
+                            .formatted(second, volt, amp));
+        if (!(second > last))
+            throw new IllegalArgumentException(
+                    "time must rise, was %s s after %s s".formatted(second, last));
     }
 
     /// A log of copied columns.
@@ -68,81 +95,62 @@ public final class SampleLog {
 
     /// Number of samples.
     public int size() {
-        return seconds.length;
+        return seconds.size();
     }
 
     /// Time of a sample in s.
     public double seconds(int index) {
-        return seconds[index];
+        return seconds.get(index);
     }
 
     /// Voltage in V.
     public double volts(int index) {
-        return volts[index];
+        return volts.get(index);
     }
 
     /// Current in A; above 0 charges.
     public double amps(int index) {
-        return amps[index];
+        return amps.get(index);
     }
 
     /// Temperature in °C; NaN when it was not measured.
     public double celsius(int index) {
-        return celsius[index];
+        return celsius.get(index);
     }
 
     /// Grows a log sample by sample.
     public static final class Builder {
-        private double[] seconds = new double[64];
-        private double[] volts = new double[64];
-        private double[] amps = new double[64];
-        private double[] celsius = new double[64];
-        private int size;
+        private final Column.Builder seconds = new Column.Builder();
+        private final Column.Builder volts = new Column.Builder();
+        private final Column.Builder amps = new Column.Builder();
+        private final Column.Builder celsius = new Column.Builder();
+        private double last = Double.NEGATIVE_INFINITY;
 
         /// Adds a sample.
         ///
         /// @throws IllegalArgumentException when a value is not finite or time does not rise
         public void add(double second, double volt, double amp, double degree) {
-            if (!(Double.isFinite(second) && Double.isFinite(volt) && Double.isFinite(amp)))
-                throw new IllegalArgumentException(
-                        "a sample is of finite numbers, was %s s, %s V, %s A"
-                                .formatted(second, volt, amp));
-            if (size > 0 && !(second > seconds[size - 1]))
-                throw new IllegalArgumentException(
-                        "time must rise, was %s s after %s s".formatted(second, seconds[size - 1]));
-            if (size == seconds.length) grow();
-            seconds[size] = second;
-            volts[size] = volt;
-            amps[size] = amp;
-            celsius[size] = degree;
-            size++;
-        }
-
-        private void grow() {
-            int longer = 2 * seconds.length;
-            seconds = Arrays.copyOf(seconds, longer);
-            volts = Arrays.copyOf(volts, longer);
-            amps = Arrays.copyOf(amps, longer);
-            celsius = Arrays.copyOf(celsius, longer);
+            check(last, second, volt, amp);
+            last = second;
+            seconds.add(second);
+            volts.add(volt);
+            amps.add(amp);
+            celsius.add(degree);
         }
 
         /// Number of samples so far.
         public int size() {
-            return size;
+            return seconds.size();
         }
 
         /// Time of the last sample in s; minus infinity before the first.
         public double lastSeconds() {
-            return size == 0 ? Double.NEGATIVE_INFINITY : seconds[size - 1];
+            return last;
         }
 
         /// The log so far.
         public SampleLog build() {
-            return new SampleLog(
-                    Arrays.copyOf(seconds, size),
-                    Arrays.copyOf(volts, size),
-                    Arrays.copyOf(amps, size),
-                    Arrays.copyOf(celsius, size));
+            return new SampleLog(seconds.build(), volts.build(), amps.build(), celsius.build());
         }
     }
 }

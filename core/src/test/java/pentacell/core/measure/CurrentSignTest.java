@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -34,7 +35,19 @@ final class CurrentSignTest {
     }
 
     private static double[] settled(double[] volts, double[] amps) {
-        return CurrentSign.settled(volts, amps, CurrentSign.of(volts, amps));
+        Column settled =
+                CurrentSign.settled(column(volts), column(amps), conventionOf(volts, amps));
+        return IntStream.range(0, settled.size()).mapToDouble(settled::get).toArray();
+    }
+
+    private static Convention conventionOf(double[] volts, double[] amps) {
+        return CurrentSign.of(column(volts), column(amps));
+    }
+
+    private static Column column(double[] values) {
+        Column.Builder builder = new Column.Builder();
+        for (double value : values) builder.add(value);
+        return builder.build();
     }
 
     @ParameterizedTest
@@ -49,9 +62,9 @@ final class CurrentSignTest {
             turned[i] = -ours[i];
             bare[i] = Math.abs(ours[i]);
         }
-        assertEquals(Convention.DISCHARGE_NEGATIVE, CurrentSign.of(volts, ours));
-        assertEquals(Convention.DISCHARGE_POSITIVE, CurrentSign.of(volts, turned));
-        assertEquals(Convention.NONE, CurrentSign.of(volts, bare));
+        assertEquals(Convention.DISCHARGE_NEGATIVE, conventionOf(volts, ours));
+        assertEquals(Convention.DISCHARGE_POSITIVE, conventionOf(volts, turned));
+        assertEquals(Convention.NONE, conventionOf(volts, bare));
         assertArrayEquals(ours, settled(volts, ours), "seed " + seed);
         assertArrayEquals(ours, settled(volts, turned), 0.0, "seed " + seed);
         assertArrayEquals(ours, settled(volts, bare), 0.0, "seed " + seed);

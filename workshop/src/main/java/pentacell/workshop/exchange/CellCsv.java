@@ -16,6 +16,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Consumer;
+import java.util.regex.Pattern;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.unit.Limit;
@@ -30,20 +32,35 @@ public final class CellCsv {
     /// More problems than this are counted, not listed.
     static final int MOST_PROBLEMS = 1000;
 
+    private static final Pattern THOUSANDS = Pattern.compile("[1-9]\\d?[.,]\\d{3}");
+
     private final String fileName;
     private final List<Problem> problems = new ArrayList<>();
-    private final List<CellRow> rows = new ArrayList<>();
-    private final Map<CellId, Long> lineOf = new HashMap<>();
+    private final Consumer<CellRow> taker;
+    private final Map<CellId, Integer> lineOf = new HashMap<>();
+    private final Shared<Optional<String>> models = new Shared<>();
+    private final Shared<Optional<String>> donors = new Shared<>();
+    private final Shared<OptionalDouble> numbers = new Shared<>();
+    private final int[] columnOf = new int[Role.values().length];
     private List<CellColumn> columns = List.of();
     private int unlisted;
 
-    private CellCsv(String fileName) {
+    private CellCsv(String fileName, Consumer<CellRow> taker) {
         this.fileName = fileName;
+        this.taker = taker;
     }
 
     /// Reads a file.
     public static CellTable read(Path file) {
-        CellCsv csv = new CellCsv(String.valueOf(file.getFileName()));
+        List<CellRow> rows = new ArrayList<>();
+        return read(file, rows::add).withRows(rows);
+    }
+
+    /// Reads a file and hands each good line on, so that a long table need not be held twice.
+    ///
+    /// @return the table without its rows
+    public static CellTable read(Path file, Consumer<CellRow> taker) {
+        CellCsv csv = new CellCsv(String.valueOf(file.getFileName()), taker);
         try {
             if (Files.isDirectory(file)) return csv.unreadable("is a folder");
             TextFile text = TextFile.examine(file);
@@ -64,7 +81,7 @@ public final class CellCsv {
     private CellTable table(String sha256, String encoding) {
         if (unlisted > 0)
             problems.add(new Problem(fileName, 0, "and " + unlisted + " more problems like these"));
-        return new CellTable(fileName, sha256, encoding, columns, rows, problems);
+        return new CellTable(fileName, sha256, encoding, columns, List.of(), problems);
     }
 
     private void read(TextFile text) throws IOException {
@@ -95,7 +112,7 @@ public final class CellCsv {
         } catch (CsvParseException broken) {
             problem(0, "is not a table from here on: " + broken.getMessage());
         }
-        if (rows.isEmpty() && problems.isEmpty())
+        if (lineOf.isEmpty() && problems.isEmpty())
             problem(0, "has column names but no lines under them");
     }
 
@@ -110,6 +127,7 @@ public final class CellCsv {
         found = CellColumn.oneOfEach(found);
         List<Role> taken = found.stream().map(CellColumn::role).toList();
         columns = List.copyOf(found);
+        for (Role role : Role.values()) columnOf[role.ordinal()] = taken.indexOf(role);
         boolean somethingToLog =
                 taken.contains(Role.VOLTAGE)
                         || taken.contains(Role.RESISTANCE)
@@ -157,25 +175,21 @@ public final class CellCsv {
         OptionalDouble rated = line.number(Role.RATED, Limit.CAPACITY);
         Optional<Chemistry> chemistry = line.chemistry();
         if (line.isBad || id.isEmpty()) return;
-        Long before = lineOf.putIfAbsent(id.get(), record.getStartingLineNumber());
-        if (before != null) {
-            problem(
-                    record.getStartingLineNumber(),
-                    "cell id \"" + id.get() + "\" stands already in line " + before);
-            return;
-        }
-        rows.add(
+        CellRow row =
                 new CellRow(
                         record.getStartingLineNumber(),
                         id.get(),
-                        volts,
-                        milliohms,
-                        capacity,
-                        rated,
-                        line.text(Role.MODEL),
-                        line.text(Role.DONOR),
+                        numbers.of(volts),
+                        numbers.of(milliohms),
+                        numbers.of(capacity),
+                        numbers.of(rated),
+                        models.of(line.text(Role.MODEL)),
+                        donors.of(line.text(Role.DONOR)),
                         chemistry,
-                        line.text(Role.LOCATION).orElse("")));
+                        line.text(Role.LOCATION).orElse(""));
+        Integer before = lineOf.putIfAbsent(row.id(), (int) row.line());
+        if (before == null) taker.accept(row);
+        else problem(row.line(), "cell id \"" + row.id() + "\" stands already in line " + before);
     }
 
     private void problem(long line, String sentence) {
@@ -193,10 +207,10 @@ public final class CellCsv {
         }
 
         Optional<String> text(Role role) {
-            for (int i = 0; i < columns.size() && i < record.getFieldCount(); i++)
-                if (columns.get(i).role() == role)
-                    return Optional.of(record.getField(i).strip()).filter(text -> !text.isEmpty());
-            return Optional.empty();
+            int at = columnOf[role.ordinal()];
+            return at < 0 || at >= record.getFieldCount()
+                    ? Optional.empty()
+                    : Optional.of(record.getField(at).strip()).filter(text -> !text.isEmpty());
         }
 
         Optional<CellId> id() {
@@ -210,15 +224,15 @@ public final class CellCsv {
         OptionalDouble number(Role role, Limit limit) {
             Optional<String> text = text(role);
             if (text.isEmpty()) return OptionalDouble.empty();
-            OptionalDouble number = NumberText.parse(text.get());
-            if (number.isEmpty()) {
+            double read = LogNumber.parse(text.get());
+            if (Double.isNaN(read)) {
                 bad(
                         role,
                         text.get(),
                         NumberText.whyNot(text.get()) + ", expected " + limit.expected());
-                return number;
+                return OptionalDouble.empty();
             }
-            double value = number.getAsDouble() * column(role).factor();
+            double value = read * column(role).factor();
             if (couldBeThousands(role, text.get())) {
                 bad(
                         role,
@@ -238,7 +252,7 @@ public final class CellCsv {
         private boolean couldBeThousands(Role role, String text) {
             return (role == Role.CAPACITY || role == Role.RATED)
                     && column(role).factor() == 1
-                    && text.strip().matches("[1-9]\\d?[.,]\\d{3}");
+                    && THOUSANDS.matcher(text).matches();
         }
 
         Optional<Chemistry> chemistry() {
@@ -251,10 +265,7 @@ public final class CellCsv {
         }
 
         private CellColumn column(Role role) {
-            return columns.stream()
-                    .filter(column -> column.role() == role)
-                    .findFirst()
-                    .orElseThrow();
+            return columns.get(columnOf[role.ordinal()]);
         }
 
         private void bad(Role role, String read, String why) {

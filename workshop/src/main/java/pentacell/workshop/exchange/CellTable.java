@@ -23,6 +23,10 @@ public record CellTable(
         problems = List.copyOf(problems);
     }
 
+    CellTable withRows(List<CellRow> some) {
+        return new CellTable(fileName, sha256, encoding, columns, some, problems);
+    }
+
     /// What was taken for something its header does not plainly say, or not taken for a reason.
     public List<String> notes() {
         return columns.stream()

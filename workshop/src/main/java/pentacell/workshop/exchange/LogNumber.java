@@ -54,11 +54,17 @@ final class LogNumber {
         return negative ? -value : value;
     }
 
+    /// A value of a column in the base unit. A milli is divided by a thousand, not multiplied by a
+    /// number that is none exactly: 3684.5 mV are what "3.6845" is read as.
+    static double scaled(double value, double factor) {
+        return factor < 1 ? value / Math.rint(1 / factor) : value * factor;
+    }
+
     /// A time in the column's unit, or as `h:mm:ss`, or as a date with a time in seconds since
     /// 1970; NaN when it is none.
     static double time(String text, double factor) {
         double plain = parse(text);
-        if (!Double.isNaN(plain)) return factor * plain;
+        if (!Double.isNaN(plain)) return scaled(plain, factor);
         String stripped = text.strip();
         if (stripped.matches("\\d+:\\d{1,2}(:\\d{1,2}([.,]\\d+)?)?")) {
             double seconds = 0;

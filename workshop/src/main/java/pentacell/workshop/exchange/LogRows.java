@@ -77,7 +77,7 @@ final class LogRows extends AbstractBaseCsvCallbackHandler<Row> {
             if (Double.isNaN(plain)) {
                 row.timeText = new String(buffer, offset, length);
                 row.seconds = LogNumber.time(row.timeText, columns.get().timeFactor());
-            } else row.seconds = plain * columns.get().timeFactor();
+            } else row.seconds = LogNumber.scaled(plain, columns.get().timeFactor());
         } else if (field == volts) {
             row.volts = LogNumber.plain(buffer, offset, length);
             if (Double.isNaN(row.volts)) {

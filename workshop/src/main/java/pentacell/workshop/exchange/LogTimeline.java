@@ -1,10 +1,10 @@
 package pentacell.workshop.exchange;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import pentacell.core.measure.Column;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.unit.Quantity;
 
@@ -28,12 +28,13 @@ final class LogTimeline {
     /// A sample far ahead of the one before: the next one shows whether it is a gap or a slip.
     private Optional<double[]> suspect = Optional.empty();
 
-    private long[] lines = new long[256];
-    private double[] seconds = new double[256];
-    private double[] volts = new double[256];
-    private double[] amps = new double[256];
-    private double[] celsius = new double[256];
-    private int size;
+    private final Column.Builder lines = new Column.Builder();
+    private final Column.Builder seconds = new Column.Builder();
+    private final Column.Builder volts = new Column.Builder();
+    private final Column.Builder amps = new Column.Builder();
+    private final Column.Builder celsius = new Column.Builder();
+    private double last = Double.NEGATIVE_INFINITY;
+    private double lastInterval;
     private double offset;
     private boolean isCalendar;
 
@@ -48,38 +49,30 @@ final class LogTimeline {
     }
 
     int size() {
-        return size;
+        return seconds.size();
     }
 
-    /// The line a sample stands in.
-    long line(int sample) {
-        return lines[sample];
+    /// The line each sample stands in.
+    Column lines() {
+        return lines.build();
     }
 
-    double seconds(int sample) {
-        return seconds[sample];
+    Column seconds() {
+        return seconds.build();
     }
 
-    double volts(int sample) {
-        return volts[sample];
+    /// The voltages, in the column's unit.
+    Column volts() {
+        return volts.build();
     }
 
-    double amps(int sample) {
-        return amps[sample];
+    /// The currents, in the column's unit.
+    Column amps() {
+        return amps.build();
     }
 
-    double celsius(int sample) {
-        return celsius[sample];
-    }
-
-    /// A copy of the voltages, in the column's unit.
-    double[] volts() {
-        return Arrays.copyOf(volts, size);
-    }
-
-    /// A copy of the currents, in the column's unit.
-    double[] amps() {
-        return Arrays.copyOf(amps, size);
+    Column celsius() {
+        return celsius.build();
     }
 
     /// Ends the log: what still waits is taken or named.
@@ -91,14 +84,14 @@ final class LogTimeline {
     /// Takes a sample whose time rises; one that goes back waits until it is clear whether the
     /// clock was started anew.
     void take(long line, double second, double volt, double amp, double degree) {
-        if (size == 0) isCalendar = second > SampleLog.MOST_SECONDS;
+        if (size() == 0) isCalendar = second > SampleLog.MOST_SECONDS;
         if (Math.abs(second) > (isCalendar ? LAST_DATE : SampleLog.MOST_SECONDS)) {
             problems.add(line, "time %s is out of place; left out".formatted(text(second)));
             return;
         }
         if (suspect.isPresent()) judgeSuspect(second + offset);
         double shifted = second + offset;
-        if (size == 0 || shifted > seconds[size - 1]) {
+        if (size() == 0 || shifted > last) {
             flushPending();
             if (isFarAhead(shifted)) {
                 suspect = Optional.of(new double[] {line, shifted, volt, amp, degree});
@@ -107,7 +100,7 @@ final class LogTimeline {
             keep(line, shifted, volt, amp, degree);
             return;
         }
-        boolean isSame = shifted == seconds[size - 1];
+        boolean isSame = shifted == last;
         if (isSame) {
             problems.add(line, "time %s stands twice; the first was kept".formatted(text(second)));
             return;
@@ -117,7 +110,7 @@ final class LogTimeline {
         if (pending.size() < CLOCK_RESTART_LINES) return;
         double usual =
                 (pending.get(pending.size() - 1)[1] - pending.get(0)[1]) / (pending.size() - 1);
-        offset = seconds[size - 1] + usual - pending.get(0)[1];
+        offset = last + usual - pending.get(0)[1];
         notes.accept(
                 "time starts anew at line %d: carried on from there"
                         .formatted((long) pending.get(0)[0]));
@@ -130,7 +123,7 @@ final class LogTimeline {
     /// is a gap.
     private void judgeSuspect(double next) {
         double[] ahead = suspect.orElseThrow();
-        boolean isSlip = next < ahead[1] && next > seconds[size - 1];
+        boolean isSlip = next < ahead[1] && next > last;
         if (!isSlip) {
             acceptSuspect();
             return;
@@ -140,9 +133,7 @@ final class LogTimeline {
                 (long) ahead[0],
                 "time %s stands between %s and %s; left out"
                         .formatted(
-                                text(ahead[1] - offset),
-                                text(seconds[size - 1] - offset),
-                                text(next - offset)));
+                                text(ahead[1] - offset), text(last - offset), text(next - offset)));
     }
 
     private void acceptSuspect() {
@@ -154,8 +145,7 @@ final class LogTimeline {
         for (double[] each : pending)
             problems.add(
                     (long) each[0],
-                    "time goes back to %s after %s"
-                            .formatted(text(each[1]), text(seconds[size - 1] - offset)));
+                    "time goes back to %s after %s".formatted(text(each[1]), text(last - offset)));
         pending.clear();
     }
 
@@ -168,36 +158,18 @@ final class LogTimeline {
     /// Whether a time is so far from the last sample that it may be a slip: over a minute and over
     /// twenty times the interval before.
     private boolean isFarAhead(double second) {
-        if (size < 2) return false;
-        double interval = seconds[size - 1] - seconds[size - 2];
-        double ahead = second - seconds[size - 1];
-        return ahead > FAR_SECONDS && ahead > FAR_INTERVALS * interval;
+        if (size() < 2) return false;
+        double ahead = second - last;
+        return ahead > FAR_SECONDS && ahead > FAR_INTERVALS * lastInterval;
     }
 
     private void keep(long line, double second, double volt, double amp, double degree) {
-        if (size == lines.length) grow();
-        lines[size] = line;
-        seconds[size] = second;
-        volts[size] = volt;
-        amps[size] = amp;
-        celsius[size] = degree;
-        size++;
-    }
-
-    private void grow() {
-        int longer = 2 * size;
-        lines = Arrays.copyOf(lines, longer);
-        seconds = Arrays.copyOf(seconds, longer);
-        volts = Arrays.copyOf(volts, longer);
-        amps = Arrays.copyOf(amps, longer);
-        celsius = Arrays.copyOf(celsius, longer);
-    }
-
-    void scaleVolts(double factor) {
-        if (factor != 1) for (int i = 0; i < size; i++) volts[i] *= factor;
-    }
-
-    void scaleAmps(double factor) {
-        if (factor != 1) for (int i = 0; i < size; i++) amps[i] *= factor;
+        lastInterval = second - last;
+        last = second;
+        lines.add((double) line);
+        seconds.add(second);
+        volts.add(volt);
+        amps.add(amp);
+        celsius.add(degree);
     }
 }

@@ -20,8 +20,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
-import java.util.function.IntToDoubleFunction;
 import java.util.function.Supplier;
+import pentacell.core.measure.Column;
 import pentacell.core.measure.CurrentSign;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.unit.Count;
@@ -43,6 +43,8 @@ public final class RunLogCsv {
     private final List<Problem> problems = new ArrayList<>();
     private final List<String> notes = new ArrayList<>();
     private final LogTimeline timeline = new LogTimeline(this::problem, notes::add);
+    private double voltFactor = 1;
+    private double ampFactor = 1;
     private int skipped;
     private int names;
     private int tooMany;
@@ -196,12 +198,11 @@ public final class RunLogCsv {
     }
 
     private void units(LogColumns at) {
-        timeline.scaleVolts(factor(at.voltFactor(), timeline::volts, "voltage", "mV", "V"));
-        timeline.scaleAmps(factor(at.ampFactor(), timeline::amps, "current", "mA", "A"));
+        voltFactor = factor(at.voltFactor(), timeline.volts(), "voltage", "mV", "V");
+        ampFactor = factor(at.ampFactor(), timeline.amps(), "current", "mA", "A");
     }
 
-    private double factor(
-            double named, IntToDoubleFunction values, String what, String milli, String whole) {
+    private double factor(double named, Column values, String what, String milli, String whole) {
         // a cell mostly rests at 0 A, but never at 0 V
         double middle = typical(values, what.equals("voltage") ? 0.5 : 0.9);
         boolean isMilli = middle > SURELY_MILLI;
@@ -219,35 +220,29 @@ public final class RunLogCsv {
     /// A value that stands for a column.
     ///
     /// @param rank share of the values under it
-    private double typical(IntToDoubleFunction values, double rank) {
-        double[] some = new double[Math.min(timeline.size(), 2000)];
+    private static double typical(Column values, double rank) {
+        double[] some = new double[Math.min(values.size(), 2000)];
         for (int i = 0; i < some.length; i++)
-            some[i] =
-                    Math.abs(
-                            values.applyAsDouble((int) ((long) i * timeline.size() / some.length)));
+            some[i] = Math.abs(values.get((int) ((long) i * values.size() / some.length)));
         Arrays.sort(some);
         return some.length == 0 ? 0 : some[(int) (some.length * rank)];
     }
 
+    private static Column scaled(Column column, double factor) {
+        return factor == 1 ? column : column.map((i, each) -> LogNumber.scaled(each, factor));
+    }
+
     private RunLog finish(String sha256) {
-        SampleLog.Builder builder = new SampleLog.Builder();
-        double[] volts = timeline.volts();
-        double[] raw = timeline.amps();
+        Column volts = scaled(timeline.volts(), voltFactor);
+        Column raw = scaled(timeline.amps(), ampFactor);
         CurrentSign.Convention convention = CurrentSign.of(volts, raw);
-        double[] amps = CurrentSign.settled(volts, raw, convention);
+        Column amps = CurrentSign.settled(volts, raw, convention);
         switch (convention) {
             case DISCHARGE_NEGATIVE -> {}
             case DISCHARGE_POSITIVE -> notes.add("discharge is written as current over 0");
             case NONE -> notes.add("currents have no sign: told by the voltage");
         }
-        for (int i = 0; i < timeline.size(); i++) {
-            boolean isAbsurd = !SampleLog.canBe(volts[i], amps[i]);
-            if (isAbsurd)
-                problem(
-                        timeline.line(i),
-                        "%s V, %s A is no reading of a single cell".formatted(volts[i], amps[i]));
-            else builder.add(timeline.seconds(i), volts[i], amps[i], timeline.celsius(i));
-        }
+        SampleLog log = possible(volts, amps);
         if (oddTemperatures > 0)
             notes.add(
                     "%s left out: no can gets that cold or that hot"
@@ -257,6 +252,28 @@ public final class RunLogCsv {
                                             "temperature was",
                                             "temperatures were")));
         if (timeline.size() == 0 && problems.isEmpty()) problem(0, "has no samples");
-        return new RunLog(name, sha256, builder.build(), problems, skipped, notes);
+        return new RunLog(name, sha256, log, problems, skipped, notes);
+    }
+
+    /// The samples that can be those of a single cell; the others are told.
+    private SampleLog possible(Column volts, Column amps) {
+        Column seconds = timeline.seconds();
+        Column celsius = timeline.celsius();
+        Column lines = timeline.lines();
+        boolean areAll = true;
+        for (int i = 0; i < volts.size(); i++) {
+            if (SampleLog.canBe(volts.get(i), amps.get(i))) continue;
+            areAll = false;
+            problem(
+                    (long) lines.get(i),
+                    "%s V, %s A is no reading of a single cell"
+                            .formatted(volts.get(i), amps.get(i)));
+        }
+        if (areAll) return SampleLog.of(seconds, volts, amps, celsius);
+        SampleLog.Builder some = new SampleLog.Builder();
+        for (int i = 0; i < volts.size(); i++)
+            if (SampleLog.canBe(volts.get(i), amps.get(i)))
+                some.add(seconds.get(i), volts.get(i), amps.get(i), celsius.get(i));
+        return some.build();
     }
 }

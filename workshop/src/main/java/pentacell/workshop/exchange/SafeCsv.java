@@ -5,6 +5,7 @@ import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -19,14 +20,33 @@ public final class SafeCsv {
     /// A table as text.
     public static String text(List<String> header, Iterable<List<String>> lines) {
         StringWriter out = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
-            csv.writeRecord(header);
-            for (List<String> line : lines)
-                csv.writeRecord(line.stream().map(SafeCsv::safe).toList());
+        try {
+            table(out, header, lines);
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
         return out.toString();
+    }
+
+    /// Writes a table line by line, however long it is.
+    public static void table(Writer out, List<String> header, Iterable<List<String>> lines)
+            throws IOException {
+        CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out);
+        csv.writeRecord(header);
+        for (List<String> line : lines) csv.writeRecord(line.stream().map(SafeCsv::safe).toList());
+        csv.flush();
+    }
+
+    /// Writes a table line by line, whole or not at all.
+    public static void write(Path file, List<String> header, Iterable<List<String>> lines)
+            throws IOException {
+        wholeOrNot(
+                file,
+                half -> {
+                    try (Writer out = Files.newBufferedWriter(half)) {
+                        table(out, header, lines);
+                    }
+                });
     }
 
     /// Writes a text whole or not at all.
@@ -36,10 +56,18 @@ public final class SafeCsv {
 
     /// Writes bytes whole or not at all: beside the target first, then moved onto it.
     public static void writeBytes(Path file, byte[] bytes) throws IOException {
+        wholeOrNot(file, half -> Files.write(half, bytes));
+    }
+
+    private interface Content {
+        void writeTo(Path half) throws IOException;
+    }
+
+    private static void wholeOrNot(Path file, Content content) throws IOException {
         Path target = file.toAbsolutePath();
         Path half = Files.createTempFile(target.getParent(), ".", ".part");
         try {
-            Files.write(half, bytes);
+            content.writeTo(half);
             Files.move(half, target, StandardCopyOption.REPLACE_EXISTING);
         } finally {
             Files.deleteIfExists(half);

@@ -13,6 +13,8 @@ import pentacell.core.measure.SampleLog;
 
 /// The samples of test runs in the workshop file, in blocks as they came in.
 final class RunSamples {
+    private static final int MOST_IN_BLOCK = 1 << 17;
+
     private final Connection database;
 
     RunSamples(Connection database) {
@@ -30,15 +32,19 @@ final class RunSamples {
         }
     }
 
-    private void insert(String run, SampleLog log, int from) throws SQLException {
+    /// Long logs are kept in blocks, so that packing one takes little room.
+    private void insert(String run, SampleLog log, int first) throws SQLException {
         try (PreparedStatement row =
                 database.prepareStatement(
                         "INSERT INTO run_samples (run, first, count, columns) VALUES (?, ?, ?, ?)")) {
-            row.setString(1, run);
-            row.setInt(2, from);
-            row.setInt(3, log.size() - from);
-            row.setBytes(4, SampleColumns.pack(log, from, log.size()));
-            row.execute();
+            for (int from = first; from < log.size(); from += MOST_IN_BLOCK) {
+                int until = Math.min(log.size(), from + MOST_IN_BLOCK);
+                row.setString(1, run);
+                row.setInt(2, from);
+                row.setInt(3, until - from);
+                row.setBytes(4, SampleColumns.pack(log, from, until));
+                row.execute();
+            }
         }
     }
 

@@ -1,0 +1,192 @@
+package pentacell.core.measure;
+
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
+import java.nio.ByteOrder;
+import java.util.Arrays;
+import java.util.Objects;
+
+/// A long row of readings in little room: a log of fourteen million lines is held in a few bytes a
+/// reading, and each is given back as exactly the number that was put in.
+///
+/// Idea: readings are decimals with few places, and close to their neighbours. A block of them is
+/// kept as whole numbers of its finest decimal place, counted from the smallest one, in as many
+/// bytes as the largest needs. A block of anything else is kept as it is. The only change: −0
+/// becomes 0.
+public final class Column {
+    /// Readings of a block, as a power of two.
+    private static final int BLOCK_BITS = 10;
+
+    private static final int BLOCK = 1 << BLOCK_BITS;
+
+    private final Block[] blocks;
+    private final int size;
+
+    private Column(Block[] blocks, int size) {
+        this.blocks = blocks;
+        this.size = size;
+    }
+
+    /// Number of readings.
+    public int size() {
+        return size;
+    }
+
+    /// A reading.
+    ///
+    /// @throws IndexOutOfBoundsException when there is none
+    public double get(int index) {
+        Objects.checkIndex(index, size);
+        return blocks[index >>> BLOCK_BITS].get(index & (BLOCK - 1));
+    }
+
+    /// The column with each reading changed.
+    public Column map(Change change) {
+        Builder changed = new Builder();
+        for (int i = 0; i < size; i++) changed.add(change.apply(i, get(i)));
+        return changed.build();
+    }
+
+    /// Some readings in the finest decimal place that all of them have.
+    private static final class Block {
+        private static final VarHandle SHORTS =
+                MethodHandles.byteArrayViewVarHandle(short[].class, ByteOrder.LITTLE_ENDIAN);
+        private static final VarHandle INTS =
+                MethodHandles.byteArrayViewVarHandle(int[].class, ByteOrder.LITTLE_ENDIAN);
+        private static final VarHandle DOUBLES =
+                MethodHandles.byteArrayViewVarHandle(double[].class, ByteOrder.LITTLE_ENDIAN);
+
+        /// Divisors that are exact, and as fine as any instrument.
+        private static final double[] UNITS = {1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9};
+
+        /// A whole number up to here is exact, so a division of it is rounded once, like the text
+        /// it was read from.
+        private static final double MOST_WHOLE = 1L << 53;
+
+        private static final byte[] NONE = {};
+
+        private final int bytesEach;
+        private final double smallest;
+        private final double unit;
+        private final byte[] bytes;
+
+        private Block(int bytesEach, double smallest, double unit, byte[] bytes) {
+            this.bytesEach = bytesEach;
+            this.smallest = smallest;
+            this.unit = unit;
+            this.bytes = bytes;
+        }
+
+        double get(int index) {
+            return switch (bytesEach) {
+                case 0 -> smallest / unit;
+                case 1 -> (smallest + (bytes[index] & 0xff)) / unit;
+                case 2 -> (smallest + ((short) SHORTS.get(bytes, 2 * index) & 0xffff)) / unit;
+                case 4 ->
+                        (smallest + Integer.toUnsignedLong((int) INTS.get(bytes, 4 * index)))
+                                / unit;
+                default -> (double) DOUBLES.get(bytes, 8 * index);
+            };
+        }
+
+        static Block of(double[] values, int count) {
+            int place = 0;
+            double least = Double.POSITIVE_INFINITY;
+            double most = Double.NEGATIVE_INFINITY;
+            for (int i = 0; i < count; i++) {
+                place = place(values[i], place);
+                if (place == UNITS.length) return asTheyAre(values, count);
+                least = Math.min(least, values[i]);
+                most = Math.max(most, values[i]);
+            }
+            double unit = UNITS[place];
+            double smallest = Math.rint(least * unit);
+            double range = Math.rint(most * unit) - smallest;
+            boolean isExact = Math.max(Math.abs(smallest), Math.abs(smallest + range)) < MOST_WHOLE;
+            if (!isExact || range >= 1L << 32) return asTheyAre(values, count);
+            if (range == 0) return new Block(0, smallest, unit, NONE);
+            int bytesEach = range < 1 << 8 ? 1 : range < 1 << 16 ? 2 : 4;
+            byte[] bytes = new byte[bytesEach * count];
+            for (int i = 0; i < count; i++) {
+                long steps = (long) (Math.rint(values[i] * unit) - smallest);
+                switch (bytesEach) {
+                    case 1 -> bytes[i] = (byte) steps;
+                    case 2 -> SHORTS.set(bytes, 2 * i, (short) steps);
+                    default -> INTS.set(bytes, 4 * i, (int) steps);
+                }
+            }
+            return new Block(bytesEach, smallest, unit, bytes);
+        }
+
+        /// The first decimal place from one on in which a value is a whole number; past the last
+        /// when there is none.
+        private static int place(double value, int from) {
+            int place = from;
+            while (place < UNITS.length && Math.rint(value * UNITS[place]) / UNITS[place] != value)
+                place++;
+            return place;
+        }
+
+        private static Block asTheyAre(double[] values, int count) {
+            boolean isOne = true;
+            for (int i = 1; i < count && isOne; i++)
+                isOne = Double.compare(values[i], values[0]) == 0;
+            if (isOne) return new Block(0, values[0], 1, NONE);
+            byte[] bytes = new byte[8 * count];
+            for (int i = 0; i < count; i++) DOUBLES.set(bytes, 8 * i, values[i]);
+            return new Block(8, 0, 1, bytes);
+        }
+    }
+
+    /// Changes a reading.
+    @FunctionalInterface
+    public interface Change {
+        /// What is to stand at an index, of what stood there.
+        double apply(int index, double value);
+    }
+
+    /// Grows a column reading by reading.
+    public static final class Builder {
+        private Block[] full = new Block[4];
+        private int fullCount;
+        private double[] open = new double[64];
+        private int openCount;
+
+        /// Adds a reading.
+        public void add(double value) {
+            if (openCount == open.length) {
+                if (openCount < BLOCK) open = Arrays.copyOf(open, 2 * openCount);
+                else close();
+            }
+            open[openCount++] = value + 0.0;
+        }
+
+        private void close() {
+            if (fullCount == full.length) full = Arrays.copyOf(full, 2 * fullCount);
+            full[fullCount++] = Block.of(open, openCount);
+            openCount = 0;
+        }
+
+        /// Number of readings so far.
+        public int size() {
+            return (fullCount << BLOCK_BITS) + openCount;
+        }
+
+        /// A reading.
+        public double get(int index) {
+            int block = index >>> BLOCK_BITS;
+            int at = index & (BLOCK - 1);
+            if (block < fullCount) return full[block].get(at);
+            if (block > fullCount || at >= openCount)
+                throw new IndexOutOfBoundsException("reading %d of %d".formatted(index, size()));
+            return open[at];
+        }
+
+        /// The column so far; it does not change when the builder goes on.
+        public Column build() {
+            Block[] blocks = Arrays.copyOf(full, fullCount + (openCount > 0 ? 1 : 0));
+            if (openCount > 0) blocks[fullCount] = Block.of(open, openCount);
+            return new Column(blocks, size());
+        }
+    }
+}
