@@ -105,6 +105,7 @@ final class DiagnoseCommand implements Callable<Integer> {
                         volts ->
                                 new PackReadings(
                                         family,
+                                        true,
                                         volts,
                                         series == null
                                                 ? OptionalInt.empty()

@@ -39,7 +39,7 @@ final class HarvestCommandsTest {
                 "3.9;3.9;3.9          | --pack-voltage 9.1      | reading-error     | read-again | [1,2,3]",
                 "3.9;-3.9;3.9         |                         | reading-error     | read-again | [2]",
                 "3.8;0;0.1;3.8        |                         | dead-groups       | harvest    | [2,3]",
-                "4.1;4.0;3.9;4.0      |                         | drifted           | repair     | [1,3]",
+                "4.1;4.0;3.9;4.0      |                         | drifted           | repair     | [2,3,4]",
                 "3.3;3.31;3.3;2.9     | --chemistry lfp         | low-group         | repair     | [4]"
             })
     void theDiagnosisIsWrittenAsJson(

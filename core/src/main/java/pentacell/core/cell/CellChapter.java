@@ -45,7 +45,7 @@ final class CellChapter implements Chapter<Cells> {
         @Override
         public void correct(long sequence, Instant at, Entry correction) {
             CellFact fact = (CellFact) correction.fact();
-            change(fact.cell(), cell -> cell.corrected(sequence, correction.sequence(), at, fact));
+            change(fact.cell(), cell -> cell.corrected(sequence, correction.sequence(), fact));
         }
 
         @Override

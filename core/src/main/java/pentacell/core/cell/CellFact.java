@@ -39,6 +39,15 @@ public sealed interface CellFact extends Fact
     ///
     /// @param volts in V, −10 to 10: a reversed reading is a fact as well
     record VoltageRead(CellId cell, double volts) implements CellFact {
+        /// Under this the probes were reversed; between it and 0 V lies the noise around a dead
+        /// cell, in V.
+        public static final double REVERSED_VOLTS = -0.5;
+
+        /// Whether the probes were reversed: then it says nothing of the cell.
+        public boolean isReversed() {
+            return volts < REVERSED_VOLTS;
+        }
+
         public VoltageRead {
             Limit.VOLTAGE.checked(volts);
         }
@@ -128,8 +137,19 @@ public sealed interface CellFact extends Fact
     /// How a resistance was read.
     enum ResistanceMethod {
         /// Four-wire meter at 1 kHz.
-        AC_1_KHZ,
+        AC_1_KHZ("AC"),
         /// Step of direct current.
-        DC
+        DC("DC");
+
+        private final String words;
+
+        ResistanceMethod(String words) {
+            this.words = words;
+        }
+
+        /// What stands behind the figure.
+        public String words() {
+            return words;
+        }
     }
 }

@@ -35,7 +35,10 @@ final class CellFold {
                 place = Optional.of(placed.place());
                 handedOver = Optional.empty();
             }
-            case CellFact.VoltageRead read -> read(read.volts());
+            case CellFact.VoltageRead read -> {
+                // to be read again: it is no first voltage
+                if (!read.isReversed()) read(read.volts());
+            }
             case CellFact.ResistanceRead read -> {
                 OptionalDouble milliohms = OptionalDouble.of(read.milliohms());
                 switch (read.method()) {

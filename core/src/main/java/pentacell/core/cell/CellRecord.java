@@ -83,16 +83,16 @@ public record CellRecord(
         return fold(id, line);
     }
 
-    /// The cell with another fact in the place of a wrong one. It takes the wrong one's place in
-    /// the line, so that a later reading still wins.
+    /// The cell with another fact in the place of a wrong one. It takes the wrong one's place and
+    /// time in the line: it says what was read then, and a later reading still wins.
     ///
     /// @param wrong sequence of the entry that was wrong
-    CellRecord corrected(long wrong, long sequence, Instant at, CellFact replacement) {
+    CellRecord corrected(long wrong, long sequence, CellFact replacement) {
         List<LifeLineEntry> line = new ArrayList<>(lifeLine.size() + 1);
         for (LifeLineEntry entry : lifeLine) {
             if (entry.sequence() == wrong) {
                 line.add(entry.with(Fate.CORRECTED));
-                line.add(new LifeLineEntry(sequence, at, replacement, Fate.STANDING));
+                line.add(new LifeLineEntry(sequence, entry.at(), replacement, Fate.STANDING));
             } else line.add(entry);
         }
         return fold(id, line);
@@ -122,6 +122,21 @@ public record CellRecord(
     /// current. To compare cells, compare one method.
     public OptionalDouble milliohms() {
         return acMilliohms.isPresent() ? acMilliohms : dcMilliohms;
+    }
+
+    /// Whether it was ever read under a voltage in V, reversed leads aside.
+    public boolean isUnder(double limitVolts) {
+        return lowestVolts.orElse(Double.POSITIVE_INFINITY) < limitVolts;
+    }
+
+    /// The conditions its capacity was measured under in a run; empty when none came of it.
+    public Optional<TestConditions> conditionsOf(String run) {
+        return lifeLine.stream()
+                .map(LifeLineEntry::fact)
+                .filter(CellFact.CapacityMeasured.class::isInstance)
+                .map(fact -> ((CellFact.CapacityMeasured) fact).conditions())
+                .filter(conditions -> conditions.run().equals(Optional.of(run)))
+                .findFirst();
     }
 
     /// Its runs in bays, in the order they were started.

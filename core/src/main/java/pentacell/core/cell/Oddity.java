@@ -17,6 +17,8 @@ public enum Oddity {
     RISES_UNDER_LOAD(Rule.RISES_UNDER_LOAD),
     /// The log has a hole.
     TIME_GAP(Rule.TIME_GAP),
+    /// It was charged over its limit.
+    OVERCHARGED(Rule.CHARGED_OVER_LIMIT),
     /// The can became hot.
     HOT(Rule.HOT);
 

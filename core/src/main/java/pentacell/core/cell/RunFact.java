@@ -68,6 +68,7 @@ public sealed interface RunFact extends CellFact {
     enum Correction {
         BAY_GAIN("gain of the bay"),
         CHARGE_END("charged less than full"),
+        CHARGE_END_ON_PLATEAU("charged less than full; how much, its plateau does not tell"),
         RATE_AND_END("rate and end voltage"),
         TEMPERATURE("temperature");
 
@@ -86,7 +87,7 @@ public sealed interface RunFact extends CellFact {
     /// How warm a cell became in a run.
     ///
     /// @param riseKelvin highest temperature over its start, in K
-    /// @param amps largest current of the run, in A
+    /// @param amps mean current of its discharge, in A
     record HeatSeen(CellId cell, String run, double riseKelvin, double amps) implements RunFact {
         public HeatSeen {
             if (!(riseKelvin >= 0 && riseKelvin < 1000 && (amps == 0 || Limit.CURRENT.holds(amps))))

@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellFact.Decision;
+import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.PrepWork;
@@ -46,8 +47,7 @@ public final class Grader {
     /// Whether a cell was ever read under its chemistry's end voltage. The mark stays for life,
     /// whatever the school and the later readings: copper that was dissolved does not come back.
     public static boolean isRescued(CellRecord cell, Optional<CellModel> model) {
-        return cell.lowestVolts().orElse(Double.POSITIVE_INFINITY)
-                < CellModel.chemistryOf(model).endVolts();
+        return cell.isUnder(CellModel.chemistryOf(model).endVolts());
     }
 
     /// Judges a cell by everything known of it.
@@ -68,8 +68,13 @@ public final class Grader {
         }
         if (cell.decision().isEmpty()) return new Judged<>(byFigures, reasons);
         reasons.add(0, Reason.noted(Rule.DECIDED_BY_HAND, cell.decisionReason()));
-        boolean out = cell.isDecided(Decision.OUT);
-        return new Judged<>(out ? Standing.OUT : Standing.FIT, reasons);
+        if (cell.isDecided(Decision.OUT)) return new Judged<>(Standing.OUT, reasons);
+        // the mark stays for life, whoever lets the cell through
+        boolean isMarked = isRescued(cell, model);
+        if (isMarked
+                && reasons.stream().noneMatch(each -> each.rule() == Rule.WAS_DEEPLY_DISCHARGED))
+            reasons.add(deeplyDischarged(cell, model));
+        return new Judged<>(isMarked ? Standing.RESCUED : Standing.FIT, reasons);
     }
 
     private static Standing byFigures(
@@ -91,7 +96,7 @@ public final class Grader {
         firstLook.ifPresent(judged -> reasons.addAll(judged.reasons()));
         if (firstLook.isPresent() && !firstLook.get().verdict().goesOn()) return Standing.OUT;
 
-        remarkOnResistance(cell, policy, reasons);
+        remarkOnResistance(cell, reasons);
         if (cell.milliampHours().isEmpty()) {
             reasons.add(
                     0, Reason.noted(firstLook.isEmpty() ? Rule.NO_VOLTAGE : Rule.NO_CAPACITY, ""));
@@ -102,7 +107,7 @@ public final class Grader {
             reasons.add(0, Reason.noted(Rule.NO_MODEL, ""));
             return Standing.UNKNOWN;
         }
-        Optional<Standing> atRest = heatAndHold(cell, schools, reasons);
+        Optional<Standing> atRest = heatAndHold(cell, model, schools, reasons);
         if (atRest.isPresent()) return atRest.get();
         double percent = 100 * soh.getAsDouble();
         double limit = 100 * policy.minSohShare();
@@ -111,25 +116,38 @@ public final class Grader {
             return Standing.OUT;
         }
         reasons.add(0, Reason.of(Rule.SOH_OVER_LIMIT, percent, limit));
-        if (soh.getAsDouble() > OddValues.OVER_RATING_SHARE)
+        double ofNew =
+                cell.milliampHours().getAsDouble()
+                        / model.orElseThrow().ratedNominalMilliampHours();
+        if (ofNew > OddValues.OVER_NEW_SHARE)
             reasons.add(
                     Reason.of(
-                            Rule.CAPACITY_OVER_RATING, percent, 100 * OddValues.OVER_RATING_SHARE));
-        boolean rescued = isRescued(cell, model);
-        if (rescued)
-            reasons.add(
-                    Reason.of(
-                            Rule.WAS_DEEPLY_DISCHARGED,
-                            cell.lowestVolts().orElse(Double.NaN),
-                            CellModel.chemistryOf(model).endVolts()));
-        return rescued ? Standing.RESCUED : Standing.FIT;
+                            Rule.CAPACITY_OVER_RATING,
+                            100 * ofNew,
+                            100 * OddValues.OVER_NEW_SHARE));
+        if (!isRescued(cell, model)) return Standing.FIT;
+        reasons.add(deeplyDischarged(cell, model));
+        boolean held =
+                HoldTest.of(cell, model, schools.hold())
+                        .filter(test -> test.verdict() == HoldTest.Verdict.FINE)
+                        .isPresent();
+        if (!held)
+            reasons.add(0, Reason.of(Rule.RESCUED_NOT_HELD, schools.hold().rescuedDays(), 0));
+        return held ? Standing.RESCUED : Standing.UNDER_TEST;
+    }
+
+    private static Reason deeplyDischarged(CellRecord cell, Optional<CellModel> model) {
+        return Reason.of(
+                Rule.WAS_DEEPLY_DISCHARGED,
+                cell.lowestVolts().orElse(Double.NaN),
+                CellModel.chemistryOf(model).endVolts());
     }
 
     /// What heat in a run and loss at rest say; empty when they stand in no one's way.
     private static Optional<Standing> heatAndHold(
-            CellRecord cell, Schools schools, List<Reason> reasons) {
+            CellRecord cell, Optional<CellModel> model, Schools schools, List<Reason> reasons) {
         Judged<HeatLadder.Rung> heat = HeatLadder.judge(cell);
-        Optional<HoldTest> hold = HoldTest.of(cell, schools.hold());
+        Optional<HoldTest> hold = HoldTest.of(cell, model, schools.hold());
         hold.ifPresent(test -> reasons.addAll(0, test.reasons()));
         if (heat.verdict() != HeatLadder.Rung.CALM) reasons.addAll(0, heat.reasons());
         boolean isOut =
@@ -142,10 +160,12 @@ public final class Grader {
         return isOpen ? Optional.of(Standing.UNDER_TEST) : Optional.empty();
     }
 
-    private static void remarkOnResistance(
-            CellRecord cell, GradePolicy policy, List<Reason> reasons) {
-        double milliohms = cell.milliohms().orElse(Double.NaN);
-        if (milliohms > policy.poorMilliohms())
-            reasons.add(Reason.of(Rule.RESISTANCE_HIGH, milliohms, policy.poorMilliohms()));
+    private static void remarkOnResistance(CellRecord cell, List<Reason> reasons) {
+        double ac = OddValues.poorMilliohms(ResistanceMethod.AC_1_KHZ);
+        double dc = OddValues.poorMilliohms(ResistanceMethod.DC);
+        if (cell.acMilliohms().orElse(0) > ac)
+            reasons.add(Reason.of(Rule.RESISTANCE_HIGH, cell.acMilliohms().getAsDouble(), ac));
+        else if (cell.dcMilliohms().orElse(0) > dc)
+            reasons.add(Reason.of(Rule.RESISTANCE_HIGH, cell.dcMilliohms().getAsDouble(), dc));
     }
 }

@@ -22,8 +22,13 @@ import pentacell.core.state.WorkshopState;
 /// @param notMeasured cells without a capacity or a model
 /// @param out cells judged out
 /// @param inOtherPacks fit cells already matched into another pack
+/// @param method the one way of reading resistance that is looked at
 public record MatchableStock(
-        List<Candidate> candidates, int notMeasured, int out, int inOtherPacks) {
+        List<Candidate> candidates,
+        int notMeasured,
+        int out,
+        int inOtherPacks,
+        ResistanceMethod method) {
     public MatchableStock {
         candidates = List.copyOf(candidates);
     }
@@ -56,7 +61,7 @@ public record MatchableStock(
                 fit.stream()
                         .map(cell -> candidate(cell, method, Catalogue.of(state).modelOf(cell)))
                         .toList();
-        return new MatchableStock(candidates, notMeasured, out, elsewhere);
+        return new MatchableStock(candidates, notMeasured, out, elsewhere, method);
     }
 
     /// The way of reading resistance that most cells share: values of different methods are never
@@ -67,7 +72,8 @@ public record MatchableStock(
         return dc > ac ? ResistanceMethod.DC : ResistanceMethod.AC_1_KHZ;
     }
 
-    private static Candidate candidate(
+    /// A measured cell as the matcher sees it, with its resistance by the way given.
+    public static Candidate candidate(
             CellRecord cell, ResistanceMethod method, Optional<CellModel> model) {
         return new Candidate(
                 cell.id(),
@@ -80,6 +86,7 @@ public record MatchableStock(
                 cell.donor().orElse(""),
                 model.map(CellModel::chemistry),
                 CellModel.ratedOf(model),
-                cell.place().map(Place::toString).orElse(""));
+                cell.place().map(Place::toString).orElse(""),
+                Grader.isRescued(cell, model));
     }
 }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
+import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.donor.WarningSign;
 import pentacell.core.harvest.Sureness.Confirmation;
@@ -28,6 +29,9 @@ public final class Diagnose {
 
     /// A charger refuses a pack that is about full, and rightly.
     private static final double ABOUT_FULL_SHARE = 0.9;
+
+    /// What a meter is off on the flat curve of LFP, in V.
+    private static final double METER_VOLTS = 0.01;
 
     private final PackReadings readings;
     private final BandSchool bands;
@@ -79,10 +83,13 @@ public final class Diagnose {
         if (error.isPresent()) return readingError(error.get());
         List<Integer> over = levels.over(bands.overVolts());
         if (!over.isEmpty()) return overcharged(over);
-        List<Integer> low = levels.low();
+        // far down a difference of voltage is hardly any charge: low together before one low
         boolean deep = levels.greatest() < bands.normalFromVolts();
-        if (deep && low.isEmpty() && levels.greatest() >= repair.deadVolts()) return allLow();
         List<Integer> dead = levels.dead();
+        if (deep && (dead.isEmpty() || levels.sankTogether())) return allLow();
+        // where most are empty it is the full one that stands out
+        boolean mostAreEmpty = !deep && levels.expectedVolts() < bands.normalFromVolts();
+        List<Integer> low = mostAreEmpty ? List.of() : levels.low();
         if (dead.size() > 1 || dead.size() == readings.groupVolts().size()) return dead(dead);
         if (!low.isEmpty()) return low(low);
         return readings.outputVolts().isPresent() && isOutputMissing()
@@ -98,6 +105,13 @@ public final class Diagnose {
                             Rule.GROUP_OVERCHARGED,
                             readings.volts(group),
                             bands.overVolts(),
+                            "Group " + group));
+        for (int group : levels.dead())
+            reasons.add(
+                    new Reason(
+                            Rule.GROUP_DEAD,
+                            readings.volts(group),
+                            repair.deadVolts(),
                             "Group " + group));
         addDrift(over, reasons);
         int left = addGroupsLeft(over, reasons);
@@ -115,6 +129,8 @@ public final class Diagnose {
         reasons.add(Reason.of(Rule.ALL_GROUPS_LOW, levels.greatest(), bands.normalFromVolts()));
         addAlike(List.of(), reasons);
         List<Integer> all = where(group -> true);
+        if (bands.rescues() && levels.sankTogether())
+            reasons.add(Reason.noted(Rule.DEEP_PACK_IS_PROVED, ""));
         double margin = bands.normalFromVolts() / levels.greatest();
         return repairable(
                 Signature.ALL_LOW, all, all, Sureness.of(1 + 3 * (margin - 1), sum), reasons);
@@ -163,17 +179,15 @@ public final class Diagnose {
         // without balance leads drift is what is to be expected, and less of it tells
         double limit = drifts ? alike / 2 : alike;
         List<Reason> reasons = new ArrayList<>();
-        if (spread > limit + 1e-9) {
+        if (!levels.areAlike(List.of(), limit)) {
             addDrift(List.of(), reasons);
-            List<Integer> apart = levels.apart();
-            List<Integer> under =
-                    where(group -> levels.greatest() - readings.volts(group) > alike / 2);
+            List<Integer> under = levels.under();
             return repairable(
-                    Signature.DRIFTED, apart, under, Sureness.of(spread / limit, sum), reasons);
+                    Signature.DRIFTED, under, under, Sureness.of(spread / limit, sum), reasons);
         }
-        double charge =
-                RestCurve.of(readings.chemistry())
-                        .share(readings.sum() / readings.groupVolts().size());
+        double mean = readings.sum() / readings.groupVolts().size();
+        double doubt = readings.chemistry() == Chemistry.LFP ? METER_VOLTS : 0;
+        double charge = RestCurve.of(readings.chemistry()).share(mean + doubt);
         if (readings.signs().contains(WarningSign.CHARGER_REFUSES) && charge < ABOUT_FULL_SHARE)
             return boardDead(Sureness.POSSIBLE);
         addAlike(List.of(), reasons);
@@ -196,6 +210,7 @@ public final class Diagnose {
                                         readings.sum(),
                                         "the board lets nothing through, the cells are likely good")));
         addCharger("though its groups are good and not full", reasons);
+        reasons.add(Reason.noted(Rule.WAKE_BOARD_FIRST, ""));
         addAlike(List.of(), reasons);
         return end(Signature.BOARD_DEAD, List.of(), Advice.HARVEST, sureness, reasons);
     }
@@ -212,13 +227,14 @@ public final class Diagnose {
             List<Integer> toCharge,
             Sureness sureness,
             List<Reason> reasons) {
-        List<Reason> against = Repair.against(readings, toCharge, schools);
+        List<Reason> against = Repair.against(readings, signature, toCharge, schools);
         reasons.addAll(against);
         boolean onlySchool =
                 against.stream().allMatch(reason -> reason.rule() == Rule.SCHOOL_HARVESTS);
         boolean nothingLeft =
                 !onlySchool
-                        && where(group -> readings.volts(group) >= repair.deadVolts()).isEmpty();
+                        && where(group -> readings.volts(group) >= bands.recoveryFloorVolts())
+                                .isEmpty();
         Advice advice =
                 against.isEmpty() ? Advice.REPAIR : nothingLeft ? Advice.SCRAP : Advice.HARVEST;
         return end(signature, groups, advice, sureness, reasons);
@@ -248,7 +264,8 @@ public final class Diagnose {
         double spread = levels.spread(without);
         double alike = GroupLevels.alikeVolts(readings.chemistry());
         String which = without.isEmpty() ? "The groups" : "The others";
-        if (spread <= alike) reasons.add(new Reason(Rule.GROUPS_ALIKE, spread, alike, which));
+        if (levels.areAlike(without, alike))
+            reasons.add(new Reason(Rule.GROUPS_ALIKE, spread, alike, which));
         else
             reasons.add(
                     new Reason(

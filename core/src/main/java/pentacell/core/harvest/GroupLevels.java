@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.circuit.RestCurve;
 import pentacell.core.school.RepairSchool;
 
 /// The groups of a pack against the level they are expected at.
@@ -60,6 +61,45 @@ public final class GroupLevels {
         };
     }
 
+    /// How far apart the charge of LFP groups may lie and still count as alike, as a share: on the
+    /// plateau a few millivolts of meter are a good part of it.
+    private static final double ALIKE_SHARE_LFP = 0.25;
+
+    /// Under this nothing is left in a group, in V.
+    private static final double NEAR_ZERO_VOLTS = 0.5;
+
+    /// Groups that sank together lie within this, in V (common practice).
+    private static final double SLEEPY_VOLTS = 0.3;
+
+    /// What a meter may be off, in V.
+    private static final double METER_VOLTS = 0.005;
+
+    /// Whether groups lie as near each other as those of a balanced pack do: by voltage, and on the
+    /// plateau of LFP by the charge that surely lies between them.
+    boolean areAlike(List<Integer> without, double limitVolts) {
+        double[] rest = rest(without);
+        if (rest.length < 2) return true;
+        double low = rest[0];
+        double high = rest[rest.length - 1];
+        if (high - low > limitVolts + ROUNDING) return false;
+        RestCurve curve = RestCurve.of(readings.chemistry());
+        return readings.chemistry() != Chemistry.LFP
+                || curve.share(high - METER_VOLTS) - curve.share(low + METER_VOLTS)
+                        <= ALIKE_SHARE_LFP;
+    }
+
+    /// Groups that have this much less than the highest that bringing them up levels the pack.
+    List<Integer> under() {
+        double room = alikeVolts(readings.chemistry()) / 2 + ROUNDING;
+        List<Integer> far = where(group -> greatest() - readings.volts(group) > room);
+        return far.isEmpty() ? where(group -> readings.volts(group) == least()) : far;
+    }
+
+    /// Whether the groups sank together in storage: one sleepy pack, not many dead groups.
+    boolean sankTogether() {
+        return least() >= NEAR_ZERO_VOLTS && spread(List.of()) <= SLEEPY_VOLTS;
+    }
+
     List<Integer> dead() {
         return where(group -> readings.volts(group) < policy.deadVolts());
     }
@@ -73,26 +113,17 @@ public final class GroupLevels {
         return where(group -> readings.volts(group) < limit);
     }
 
-    /// Groups further from the middle than half of what counts as alike; the outermost two at
-    /// least.
-    List<Integer> apart() {
-        double middle = expectedVolts();
-        double room = alikeVolts(readings.chemistry()) / 2 + ROUNDING;
-        List<Integer> far = where(group -> Math.abs(readings.volts(group) - middle) > room);
-        return far.isEmpty()
-                ? where(group ->
-                        readings.volts(group) == least() || readings.volts(group) == greatest())
-                : far;
+    double spread(List<Integer> without) {
+        double[] rest = rest(without);
+        return rest.length == 0 ? 0 : rest[rest.length - 1] - rest[0];
     }
 
-    double spread(List<Integer> without) {
-        double[] rest =
-                IntStream.rangeClosed(1, readings.groupVolts().size())
-                        .filter(group -> !without.contains(group))
-                        .mapToDouble(readings::volts)
-                        .sorted()
-                        .toArray();
-        return rest.length == 0 ? 0 : rest[rest.length - 1] - rest[0];
+    private double[] rest(List<Integer> without) {
+        return IntStream.rangeClosed(1, readings.groupVolts().size())
+                .filter(group -> !without.contains(group))
+                .mapToDouble(readings::volts)
+                .sorted()
+                .toArray();
     }
 
     double least() {

@@ -1,5 +1,6 @@
 package pentacell.core.harvest;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -14,6 +15,8 @@ import pentacell.core.donor.WarningSign;
 /// What was read of a whole pack before it was opened.
 ///
 /// @param chemistry chemistry of its cells
+/// @param isChemistryKnown whether that is more than a guess: else no group is charged over what
+///   either chemistry bears
 /// @param groupVolts reading of each group in V, from the pack's negative
 /// @param series number of groups it should have, when known
 /// @param packVolts voltage across the whole string in V
@@ -21,11 +24,14 @@ import pentacell.core.donor.WarningSign;
 /// @param signs warning signs noticed
 public record PackReadings(
         Chemistry chemistry,
+        boolean isChemistryKnown,
         List<Double> groupVolts,
         OptionalInt series,
         OptionalDouble packVolts,
         OptionalDouble outputVolts,
         Set<WarningSign> signs) {
+    private static final double ONLY_42_CLASS_RESTS_OVER = 3.70;
+
     public PackReadings {
         groupVolts = List.copyOf(groupVolts);
         signs = Set.copyOf(signs);
@@ -39,6 +45,7 @@ public record PackReadings(
     public static PackReadings of(Chemistry chemistry, List<Double> groupVolts) {
         return new PackReadings(
                 chemistry,
+                true,
                 groupVolts,
                 OptionalInt.empty(),
                 OptionalDouble.empty(),
@@ -53,9 +60,11 @@ public record PackReadings(
         int expected = arrangement.map(Arrangement::series).orElse(read);
         if (read == 0 || read < expected || record.groupVolts().lastKey() != read)
             return Optional.empty();
+        Optional<Chemistry> known = record.donor().chemistry(model);
         return Optional.of(
                 new PackReadings(
-                        record.donor().chemistry(model).orElse(Chemistry.NMC),
+                        known.orElse(Chemistry.NMC),
+                        known.isPresent() || restsLike42(record.groupVolts().values()),
                         List.copyOf(record.groupVolts().values()),
                         arrangement
                                 .map(each -> OptionalInt.of(each.series()))
@@ -63,6 +72,11 @@ public record PackReadings(
                         record.packVolts(),
                         record.outputVolts(),
                         record.signs()));
+    }
+
+    /// No iron phosphate rests so high; one reading may be an overcharged group, two are not.
+    private static boolean restsLike42(Collection<Double> groupVolts) {
+        return groupVolts.stream().filter(volts -> volts > ONLY_42_CLASS_RESTS_OVER).count() >= 2;
     }
 
     /// The reading of a group, counted from 1.

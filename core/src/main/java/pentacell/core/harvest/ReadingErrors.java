@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import pentacell.core.cell.CellFact;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
 import pentacell.core.unit.Quantity;
@@ -17,7 +18,7 @@ final class ReadingErrors {
     private static final double MOST_OF_ONE_GROUP = 5;
 
     /// Between this and 0 V lies the noise around a dead group, in V.
-    private static final double CLEARLY_REVERSED = -0.5;
+    private static final double CLEARLY_REVERSED = CellFact.VoltageRead.REVERSED_VOLTS;
 
     /// What a hand-held meter may differ between two readings: a few digits and 0.5 % (common
     /// practice).
@@ -96,15 +97,23 @@ final class ReadingErrors {
     /// Readings taken from the pack's negative to each joint rise group by group.
     private static Optional<Found> taps(PackReadings readings) {
         List<Double> volts = readings.groupVolts();
-        if (volts.size() < 2 || volts.get(1) <= MOST_OF_ONE_GROUP) return Optional.empty();
+        if (volts.size() < 2 || volts.get(volts.size() - 1) <= MOST_OF_ONE_GROUP)
+            return Optional.empty();
         List<String> differences = new ArrayList<>();
         double before = 0;
+        double least = Double.POSITIVE_INFINITY;
+        double most = 0;
         for (double each : volts) {
             double difference = each - before;
             if (!(difference > 0 && difference < MOST_OF_ONE_GROUP)) return Optional.empty();
+            least = Math.min(least, difference);
+            most = Math.max(most, difference);
             differences.add(Quantity.VOLTAGE.number(difference));
             before = each;
         }
+        // of low groups the second joint is still under what one group may read: then they are
+        // alike
+        if (volts.get(1) <= MOST_OF_ONE_GROUP && least < most / 2) return Optional.empty();
         return Optional.of(
                 new Found(
                         all(readings),

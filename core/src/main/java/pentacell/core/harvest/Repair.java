@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.WarningSign;
@@ -16,14 +18,15 @@ import pentacell.core.school.BandSchool;
 import pentacell.core.school.RepairSchool;
 import pentacell.core.school.RepairSchool.Way;
 import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.KnownChemistry;
 
 /// Whether and how the low groups of a pack are brought up, and whether they held.
 ///
 /// A group is charged from a bench supply with constant current, then at constant voltage. While
 /// the current I flows the group rests I·R under its terminals, so the constant current ends at the
-/// state of charge that belongs to set − I·R on the rest curve; from there a linear group (charge Q
-/// per volt, resistance R) takes a current that falls as e^(−t/τ) with τ = R·dQ/dV, and reaches the
-/// share x of I after τ·ln(1/x).
+/// state of charge that belongs to set − I·R on the rest curve; from there the current is (set −
+/// rest voltage) ÷ R, and t = ∫ dQ ÷ I until it has fallen to the stop.
 public final class Repair {
     /// Resistance to direct current of a used cell in Ω, where none is measured (common practice:
     /// 50 to 90 mΩ at 1 kHz, direct current sees more).
@@ -35,16 +38,34 @@ public final class Repair {
     /// The supply comes off at this share of its limit.
     private static final double STOP_SHARE = 0.1;
 
+    /// Less than this is not worth charging for, in V and as a share.
+    private static final double LEAST_RISE_VOLTS = 0.01;
+
+    private static final double LEAST_RISE_SHARE = 0.001;
+
+    /// A full LFP cell rests at this or more after a day, whatever it was charged to, in V (common
+    /// practice).
+    private static final double LFP_RESTS_FULL_VOLTS = 3.36;
+
+    /// Steps in which the taper is followed.
+    private static final int TAPER_STEPS = 2_000;
+
     private Repair() {}
 
     /// What speaks against charging groups of a pack; nothing when it can be tried.
-    static List<Reason> against(PackReadings readings, List<Integer> groups, Schools schools) {
+    static List<Reason> against(
+            PackReadings readings, Signature signature, List<Integer> groups, Schools schools) {
         List<Reason> against = new ArrayList<>();
         forbiddingSign(readings).ifPresent(against::add);
         BandSchool bands = schools.bands(readings.chemistry());
         double floor = Math.max(schools.repair().deadVolts(), bands.recoveryFloorVolts());
+        // groups that sank together in storage are one sleepy pack: a school that rescues tries it
+        boolean isTried =
+                signature == Signature.ALL_LOW
+                        && bands.rescues()
+                        && new GroupLevels(readings, schools.repair()).sankTogether();
         for (int group : groups)
-            if (readings.volts(group) < floor)
+            if (readings.volts(group) < floor && !isTried)
                 against.add(
                         new Reason(
                                 Rule.UNDER_RECOVERY_FLOOR,
@@ -84,13 +105,13 @@ public final class Repair {
         if (diagnosis.advice() != Advice.REPAIR) return List.of();
         BandSchool bands = schools.bands(readings.chemistry());
         double goal = setVolts(readings, diagnosis, schools.repair());
+        RestCurve curve = RestCurve.of(readings.chemistry());
         List<RepairPlan> plans = new ArrayList<>();
         for (int group = 1; group <= readings.groupVolts().size(); group++) {
-            boolean isConcerned =
-                    diagnosis.signature() == Signature.DRIFTED
-                            || diagnosis.groups().contains(group);
-            if (!isConcerned || goal - readings.volts(group) <= schools.repair().passDropVolts())
-                continue;
+            double rise = curve.share(goal) - curve.share(readings.volts(group));
+            boolean isWorthIt =
+                    goal - readings.volts(group) > LEAST_RISE_VOLTS && rise > LEAST_RISE_SHARE;
+            if (!diagnosis.groups().contains(group) || !isWorthIt) continue;
             // under the normal band twice as gently
             boolean deep = readings.volts(group) < bands.normalFromVolts();
             double amps =
@@ -113,7 +134,12 @@ public final class Repair {
     /// About 0.2 V under the limit, and never over the level of the groups it is to join.
     private static double setVolts(
             PackReadings readings, Diagnosis diagnosis, RepairSchool policy) {
-        double careful = readings.chemistry().chargeLimitVolts() - policy.setPointUnderLimitVolts();
+        double byChemistry =
+                readings.chemistry().chargeLimitVolts() - policy.setPointUnderLimitVolts();
+        double careful =
+                readings.isChemistryKnown()
+                        ? byChemistry
+                        : Math.min(byChemistry, KnownChemistry.EITHER_CHARGE_VOLTS);
         return switch (diagnosis.signature()) {
             case LOW_GROUP ->
                     Math.min(careful, GroupLevels.expectedVolts(readings.groupVolts(), policy));
@@ -140,16 +166,17 @@ public final class Repair {
         OptionalDouble bulk = OptionalDouble.empty();
         OptionalDouble taper = OptionalDouble.empty();
         if (groupAmpHours.isPresent()) {
-            RestCurve curve = RestCurve.of(readings.chemistry());
-            double from = curve.share(readings.volts(group));
-            double bulkEnd = Math.max(from, curve.share(setVolts - limitAmps * ohms));
-            double capacity = groupAmpHours.getAsDouble();
-            double timeConstantHours = ohms * capacity / curve.slopeVolts(bulkEnd);
-            double taperAmpHours = timeConstantHours * limitAmps * (1 - STOP_SHARE);
-            double bulkAmpHours = (bulkEnd - from) * capacity;
-            ampHours = OptionalDouble.of(bulkAmpHours + taperAmpHours);
-            bulk = OptionalDouble.of(bulkAmpHours / limitAmps);
-            taper = OptionalDouble.of(timeConstantHours * Math.log(1 / STOP_SHARE));
+            Course course =
+                    Course.of(
+                            RestCurve.of(readings.chemistry()),
+                            readings.volts(group),
+                            setVolts,
+                            limitAmps,
+                            ohms,
+                            groupAmpHours.getAsDouble());
+            ampHours = OptionalDouble.of(course.ampHours());
+            bulk = OptionalDouble.of(course.bulkHours());
+            taper = OptionalDouble.of(course.taperHours());
         }
         return new RepairPlan(
                 group,
@@ -161,7 +188,48 @@ public final class Repair {
                 bulk,
                 taper,
                 policy.restHours(),
-                setVolts - policy.passDropVolts());
+                rested(readings.chemistry(), setVolts) - policy.passDropVolts());
+    }
+
+    /// How a charge goes: constant current until the terminals reach the set voltage, then what the
+    /// resistance lets through.
+    ///
+    /// @param ampHours charge brought in, in Ah
+    /// @param bulkHours time at the full current, in h
+    /// @param taperHours time in which it falls to the stop, in h
+    private record Course(double ampHours, double bulkHours, double taperHours) {
+        static Course of(
+                RestCurve curve,
+                double fromVolts,
+                double setVolts,
+                double limitAmps,
+                double ohms,
+                double capacityAmpHours) {
+            double from = curve.share(fromVolts);
+            double bulkEnd = Math.max(from, curve.share(setVolts - limitAmps * ohms));
+            double end = Math.max(bulkEnd, curve.share(setVolts - STOP_SHARE * limitAmps * ohms));
+            double taperHours = 0;
+            double step = (end - bulkEnd) / TAPER_STEPS;
+            for (int i = 0; i < TAPER_STEPS && step > 0; i++) {
+                double amps =
+                        Math.min(
+                                limitAmps,
+                                (setVolts - curve.volts(bulkEnd + (i + 0.5) * step)) / ohms);
+                taperHours += step * capacityAmpHours / amps;
+            }
+            return new Course(
+                    (end - from) * capacityAmpHours,
+                    (bulkEnd - from) * capacityAmpHours / limitAmps,
+                    taperHours);
+        }
+    }
+
+    /// What a charged group rests at after a day, in V: what it was charged to, but for LFP charged
+    /// over its plateau, which falls back to it.
+    private static double rested(Chemistry chemistry, double chargedVolts) {
+        return chemistry == Chemistry.LFP
+                ? Math.min(LFP_RESTS_FULL_VOLTS, chargedVolts)
+                : chargedVolts;
     }
 
     /// Whether a group that was brought up held its charge.
@@ -174,6 +242,19 @@ public final class Repair {
         FELL
     }
 
+    /// What a charged group must still read after the wait, in V.
+    public static double passVolts(
+            DonorRecord.Charge charge, Chemistry chemistry, RepairSchool policy) {
+        return rested(chemistry, charge.volts()) - policy.passDropVolts();
+    }
+
+    /// The chemistry the groups of a donor are charged as.
+    public static Chemistry chemistry(DonorRecord record, WorkshopState state) {
+        return record.donor()
+                .chemistry(Catalogue.of(state).model(record.donor().cellModel()))
+                .orElse(Chemistry.NMC);
+    }
+
     /// When a charged group is to be read again.
     public static Instant dueAt(DonorRecord.Charge charge, RepairSchool policy) {
         return charge.at().plus(Duration.ofSeconds(Math.round(policy.restHours() * 3600)));
@@ -181,10 +262,11 @@ public final class Repair {
 
     /// Whether a charged group held, by the first reading after the wait; an earlier one tells only
     /// when it is bad already.
-    public static Judged<Hold> hold(DonorRecord.Charge charge, RepairSchool policy, Instant now) {
+    public static Judged<Hold> hold(
+            DonorRecord.Charge charge, Chemistry chemistry, RepairSchool policy, Instant now) {
         Instant due = dueAt(charge, policy);
         for (DonorRecord.Reading reading : charge.readAgain()) {
-            double drop = charge.volts() - reading.volts();
+            double drop = rested(chemistry, charge.volts()) - reading.volts();
             boolean fell = drop > policy.passDropVolts() + 1e-9;
             if (reading.at().isBefore(due) && !fell) continue;
             return Judged.because(

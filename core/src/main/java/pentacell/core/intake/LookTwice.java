@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
@@ -15,6 +16,7 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.triage.KnownChemistry;
 import pentacell.core.triage.OddValues;
 import pentacell.core.unit.Quantity;
 
@@ -61,10 +63,27 @@ public final class LookTwice {
             Optional<Reason> reason = Optional.empty();
             if (cell.firstVolts().isPresent())
                 reason = chemistry(cell.firstVolts().getAsDouble(), model, neighbours);
+            if (reason.isEmpty() && KnownChemistry.of(cell, state).isEmpty())
+                reason = unknown(cell.firstVolts());
             if (reason.isEmpty()) reason = model(cell, model, state);
             reason.ifPresent(found -> suspicions.add(new Suspicion(cell.id(), found)));
         }
         return suspicions;
+    }
+
+    /// A cell that may be of either family; over what both may be charged to only its label tells.
+    private static Optional<Reason> unknown(OptionalDouble firstVolts) {
+        if (!(firstVolts.orElse(Double.NaN) >= 0)) return Optional.empty();
+        double volts = firstVolts.getAsDouble();
+        String note =
+                volts < KnownChemistry.EITHER_CHARGE_VOLTS
+                        ? "Rested after that, under %s it is LFP, else of the 4.2 V class."
+                                .formatted(
+                                        Quantity.VOLTAGE.text(KnownChemistry.TOLD_APART_VOLTS, 2))
+                        : "Name its model before it is charged.";
+        return Optional.of(
+                new Reason(
+                        Rule.CHEMISTRY_UNKNOWN, volts, KnownChemistry.EITHER_CHARGE_VOLTS, note));
     }
 
     /// What is odd about a resting voltage among the others of the same donor.
@@ -114,14 +133,17 @@ public final class LookTwice {
         if (model.isEmpty() || cell.milliampHours().isEmpty()) return Optional.empty();
         double measured = cell.milliampHours().getAsDouble();
         double rated = model.get().ratedMinimumMilliampHours();
-        if (measured <= rated * OddValues.OVER_RATING_SHARE) return Optional.empty();
+        double nominal = model.get().ratedNominalMilliampHours();
+        if (measured <= nominal * OddValues.OVER_NEW_SHARE) return Optional.empty();
         String fitting =
                 Catalogue.of(state).models().values().stream()
                         .filter(other -> other.format().equals(model.get().format()))
                         .filter(other -> other.chemistry() == model.get().chemistry())
                         .filter(other -> {
-                            double share = measured / other.ratedMinimumMilliampHours();
-                            return share >= LEAST_SHARE && share <= OddValues.OVER_RATING_SHARE;
+                            return measured >= LEAST_SHARE * other.ratedMinimumMilliampHours()
+                                    && measured
+                                            <= OddValues.OVER_NEW_SHARE
+                                                    * other.ratedNominalMilliampHours();
                         })
                         .map(CellModel::name)
                         .findFirst()

@@ -32,17 +32,19 @@ import pentacell.core.unit.Quantity;
 /// is wrong with the can in single keys such as `st` (see [Blemish]); a note after `"`.
 ///
 /// A bare number is taken by its size, which for single cells leaves no doubt: under 6 a voltage in
-/// V, from 6 to under 400 a resistance in mΩ, from 400 a capacity in mAh.
+/// V, from 6 to under 400 a resistance in mΩ, from 400 a capacity in mAh. `56ac` and `56dc` say how
+/// a resistance was read; else the workshop's own meter counts.
 ///
 /// @param tokens the pieces in the order typed
 /// @param cell the cell it is about: named in the line, else the one in hand
-public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
+/// @param meter how a resistance was read that does not say it
+public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, ResistanceMethod meter) {
     static final double VOLTAGE_BELOW = 6;
     static final double RESISTANCE_BELOW = 400;
 
     private static final Pattern WITH_UNIT =
             Pattern.compile(
-                    "([+\\-−]?[\\d.,]+)(v|mv|m|mr|mohm|mω|mΩ|ohm|r|mah|ah)",
+                    "([+\\-−]?[\\d.,]+)(v|mv|(?:m|mr|mohm|mω|mΩ|ohm|r)?(?:ac|dc)|m|mr|mohm|mω|mΩ|ohm|r|mah|ah)",
                     Pattern.CASE_INSENSITIVE);
 
     public QuickLine {
@@ -72,7 +74,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
                                         Rule.READ_TWICE, Double.NaN, Double.NaN, wordFor(token))));
             else checked.add(oddity(token, cell, bench).map(token::odd).orElse(token));
         }
-        return new QuickLine(checked, cell);
+        return new QuickLine(checked, cell, bench.schools().meter());
     }
 
     private static String wordFor(QuickToken token) {
@@ -102,7 +104,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
                     case RESISTANCE ->
                             facts.add(
                                     new ResistanceRead(
-                                            id, token.value(), ResistanceMethod.AC_1_KHZ));
+                                            id, token.value(), token.method().orElse(meter)));
                     case CAPACITY ->
                             facts.add(
                                     new CapacityMeasured(
@@ -172,6 +174,11 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
     }
 
     private static QuickToken withUnit(String word, double number, String unit) {
+        if (unit.endsWith("ac") || unit.endsWith("dc")) {
+            String rest = unit.substring(0, unit.length() - 2);
+            return withUnit(word, number, rest.isEmpty() ? "m" : rest)
+                    .by(unit.endsWith("ac") ? ResistanceMethod.AC_1_KHZ : ResistanceMethod.DC);
+        }
         return switch (unit) {
             case "v" -> value(word, Kind.VOLTAGE, number);
             case "mv" -> value(word, Kind.VOLTAGE, number / 1000);
@@ -219,7 +226,9 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell) {
                                                     token.value(),
                                                     bench.modelOf(id),
                                                     bench.neighbourVolts(id))));
-            case RESISTANCE -> OddValues.resistance(token.value());
+            case RESISTANCE ->
+                    OddValues.resistance(
+                            token.value(), token.method().orElse(bench.schools().meter()));
             case CAPACITY ->
                     OddValues.capacity(
                             token.value(),

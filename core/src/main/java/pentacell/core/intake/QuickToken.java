@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import pentacell.core.cell.Blemish;
+import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.judgement.Reason;
 import pentacell.core.unit.Quantity;
 
@@ -13,8 +14,18 @@ import pentacell.core.unit.Quantity;
 /// @param text as typed
 /// @param kind what it will be logged as
 /// @param value its number in V, mΩ or mAh; NaN for an id, a note or what was not understood
+/// @param method how a resistance was read, where the token says so
 /// @param oddity what is odd about it, if anything
-public record QuickToken(String text, Kind kind, double value, Optional<Reason> oddity) {
+public record QuickToken(
+        String text,
+        Kind kind,
+        double value,
+        Optional<ResistanceMethod> method,
+        Optional<Reason> oddity) {
+    QuickToken(String text, Kind kind, double value, Optional<Reason> oddity) {
+        this(text, kind, value, Optional.empty(), oddity);
+    }
+
     /// What a token is logged as.
     public enum Kind {
         CELL,
@@ -32,7 +43,9 @@ public record QuickToken(String text, Kind kind, double value, Optional<Reason> 
     public String chip() {
         return switch (kind) {
             case VOLTAGE -> Quantity.VOLTAGE.text(value);
-            case RESISTANCE -> Quantity.RESISTANCE.text(value);
+            case RESISTANCE ->
+                    Quantity.RESISTANCE.text(value)
+                            + method.map(known -> " " + known.words()).orElse("");
             case CAPACITY -> Quantity.CAPACITY.text(value);
             case BLEMISHES ->
                     blemishes().stream().map(Blemish::words).collect(Collectors.joining(", "));
@@ -48,7 +61,13 @@ public record QuickToken(String text, Kind kind, double value, Optional<Reason> 
         return seen;
     }
 
+    QuickToken by(ResistanceMethod said) {
+        return kind == Kind.RESISTANCE
+                ? new QuickToken(text, kind, value, Optional.of(said), oddity)
+                : this;
+    }
+
     QuickToken odd(Reason reason) {
-        return new QuickToken(text, kind, value, Optional.of(reason));
+        return new QuickToken(text, kind, value, method, Optional.of(reason));
     }
 }

@@ -9,7 +9,7 @@ public enum Rule {
     VOLTAGE_IN_BAND(
             Quantity.VOLTAGE, "First voltage {figure} is in the band from {limit}: {note}."),
     VOLTAGE_REVERSED(
-            Quantity.VOLTAGE, "Voltage {figure} is under 0 V: reversed leads or a reversed cell."),
+            Quantity.VOLTAGE, "Voltage {figure} is under 0 V: reversed leads? Read it again."),
     VOLTAGE_OVER_LIMIT(Quantity.VOLTAGE, "First voltage {figure} is over {limit}: {note}."),
     NO_VOLTAGE(Quantity.VOLTAGE, "No voltage has been read yet."),
     NO_CAPACITY(Quantity.CAPACITY, "No capacity has been measured yet."),
@@ -22,13 +22,19 @@ public enum Rule {
             "Measured capacity is {figure} of rated, at or over the limit of {limit}."),
     CAPACITY_OVER_RATING(
             Quantity.PERCENT,
-            "Measured capacity is {figure} of rated, over {limit}: wrong model, or the instrument reads high."),
+            "Measured capacity is {figure} of what the model holds new, over {limit}: wrong model, or the instrument reads high."),
     RESISTANCE_HIGH(
             Quantity.RESISTANCE,
             "Internal resistance {figure} is over {limit}, poor for this use."),
     WAS_DEEPLY_DISCHARGED(
             Quantity.VOLTAGE,
             "Was read at {figure}, under {limit}: rescued cells stay marked and need a longer hold test."),
+    RESCUED_NOT_HELD(
+            Quantity.DAYS, "Rescued: a hold test of {figure} comes before it goes into a pack."),
+    CHEMISTRY_UNKNOWN(
+            Quantity.VOLTAGE,
+            "Rests at {figure} and its chemistry is not known: {limit} at most until it is. {note}"),
+    CHARGED_OVER_LIMIT(Quantity.VOLTAGE, "It was charged to {figure}, over its limit of {limit}."),
     RESISTANCE_UNUSUAL(Quantity.RESISTANCE, "{figure} is unusual for a single cell: {note}."),
     CAPACITY_FAR_UNDER_RATING(
             Quantity.PERCENT,
@@ -58,6 +64,12 @@ public enum Rule {
     ALL_GROUPS_LOW(
             Quantity.VOLTAGE,
             "All groups are low but alike; the highest reads {figure}, under {limit}: deeply discharged in storage, recoverable more often than not."),
+    DEEP_PACK_IS_PROVED(
+            Quantity.COUNT,
+            "Bring it up slowly and watched; then a capacity and a hold test prove it."),
+    WAKE_BOARD_FIRST(
+            Quantity.COUNT,
+            "A board that tripped may only sleep: take the load off and touch the charger to it before you call it dead."),
     NO_OUTPUT(Quantity.VOLTAGE, "The output reads {figure}, the groups add up to {limit}: {note}."),
     CHARGER_REFUSES(Quantity.PERCENT, "Its charger refuses it {note}."),
     SUM_AGREES(Quantity.VOLTAGE, "The groups add up to {figure}, the whole pack reads {limit}."),
@@ -102,21 +114,31 @@ public enum Rule {
             "The voltage rose by {figure} while current was drawn; more than {limit} is odd: contact, or a cell that parts."),
     TIME_GAP(
             Quantity.SECONDS,
-            "Nothing was logged for {figure}; what flowed meanwhile is reckoned at the current around it."),
+            "Nothing was logged for {figure}; what flowed meanwhile is not known."),
     HOT(
             Quantity.TEMPERATURE_RISE,
             "The can became {figure} warmer than at the start; from {limit} it is set aside."),
-    HOLD_FINE(Quantity.MILLIVOLTS, "It lost {figure} on the hold shelf; up to {limit} is fine."),
+    HOLD_FINE(
+            Quantity.PERCENT,
+            "It lost {figure} of its charge on the hold shelf ({note}); up to {limit} is fine."),
     HOLD_NOT_DONE(
             Quantity.DAYS,
             "On the hold shelf; its readings lie {figure} apart so far, {limit} are wanted."),
     HOLD_EXTEND(
-            Quantity.MILLIVOLTS,
-            "It lost {figure} on the hold shelf, over {limit}: it lies once more as long."),
-    HOLD_OUT(Quantity.MILLIVOLTS, "It lost {figure} on the hold shelf, over {limit}."),
+            Quantity.PERCENT,
+            "It lost {figure} of its charge on the hold shelf ({note}), over {limit}: it lies once more as long."),
+    HOLD_OUT(
+            Quantity.PERCENT,
+            "It lost {figure} of its charge on the hold shelf ({note}), over {limit}."),
     HOLD_OUT_AFTER_ALL(
-            Quantity.MILLIVOLTS,
-            "It lost {figure} on the hold shelf in twice the time, still over {limit}."),
+            Quantity.PERCENT,
+            "It lost {figure} of its charge on the hold shelf in twice the time ({note}), still over {limit}."),
+    HOLD_NOT_FULL(
+            Quantity.VOLTAGE,
+            "After a full charge it settled at {figure}; a sound cell stands near {limit}."),
+    HOLD_ON_PLATEAU(
+            Quantity.VOLTAGE,
+            "It rests at {figure}; under {limit} the voltage of an LFP cell does not tell its charge. Discharge it and compare with its capacity."),
     HOLD_UNLIKE_SISTERS(
             Quantity.MILLIVOLTS_A_DAY,
             "It loses {figure} where its own model loses {limit}: suspect, though under the limit."),

@@ -16,6 +16,7 @@ import pentacell.core.unit.Limit;
 /// @param chemistry chemistry, when known
 /// @param ratedMilliampHours rated minimum capacity in mAh, when known
 /// @param location where it lies, in words
+/// @param isRescued whether it was deeply discharged once
 public record Candidate(
         CellId id,
         double milliampHours,
@@ -24,7 +25,8 @@ public record Candidate(
         String donor,
         Optional<Chemistry> chemistry,
         OptionalDouble ratedMilliampHours,
-        String location) {
+        String location,
+        boolean isRescued) {
     public Candidate {
         Limit.CAPACITY.checked(milliampHours);
     }

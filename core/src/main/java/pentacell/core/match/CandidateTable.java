@@ -11,8 +11,8 @@ import pentacell.core.pack.MatchRules;
 /// The usable cells of one match on primitive arrays, ordered strongest first (then by id, so that
 /// order never depends on the input's).
 ///
-/// Capacities are whole *ticks*: 1 mAh when every capacity is whole, else 0.1 mAh. Cells are
-/// numbers from 0.
+/// Capacities are whole *ticks*, the finest step in which they are given: so a bound in ticks holds
+/// for the capacities themselves. Cells are numbers from 0.
 final class CandidateTable {
     static final int FREE = -1;
 
@@ -35,10 +35,7 @@ final class CandidateTable {
         ordered.sort(Reach.STRONGEST_FIRST);
         cells = List.copyOf(ordered);
         groupSizes = rules.groupSizes().stream().mapToInt(Integer::intValue).toArray();
-        boolean whole =
-                cells.stream()
-                        .allMatch(cell -> cell.milliampHours() == Math.rint(cell.milliampHours()));
-        ticksPerMilliampHour = whole ? 1 : 10;
+        ticksPerMilliampHour = resolution(cells);
         int n = cells.size();
         ticks = new int[n];
         milliohms = new double[n];
@@ -60,6 +57,20 @@ final class CandidateTable {
         donors = donorNumbers.size();
         maxIrSpread = rules.maxIrSpreadMilliohms().orElse(Double.POSITIVE_INFINITY);
         maxModels = rules.maxModels().orElse(Integer.MAX_VALUE);
+    }
+
+    /// The coarsest of 1, 0.1, 0.01 and 0.001 mAh in which every capacity is whole; the last when
+    /// none is.
+    private static int resolution(List<Candidate> cells) {
+        for (int perMilliampHour : new int[] {1, 10, 100})
+            if (cells.stream()
+                    .allMatch(cell ->
+                            Math.abs(
+                                            cell.milliampHours() * perMilliampHour
+                                                    - Math.rint(
+                                                            cell.milliampHours() * perMilliampHour))
+                                    < 1e-6)) return perMilliampHour;
+        return 1000;
     }
 
     int size() {

@@ -40,6 +40,7 @@ final class Eligible {
         Eligible eligible = new Eligible(candidates, rules);
         List<Candidate> admitted =
                 eligible.ofChemistry.stream()
+                        .filter(cell -> !(rules.barsRescued() && cell.isRescued()))
                         .filter(eligible::irAdmits)
                         .filter(cell -> eligible.sohAdmits(cell, rules.minSohShare()))
                         .toList();

@@ -1,8 +1,5 @@
 package pentacell.core.measure;
 
-import java.lang.invoke.MethodHandles;
-import java.lang.invoke.VarHandle;
-import java.nio.ByteOrder;
 import java.util.Arrays;
 import java.util.Objects;
 
@@ -49,13 +46,6 @@ public final class Column {
 
     /// Some readings in the finest decimal place that all of them have.
     private static final class Block {
-        private static final VarHandle SHORTS =
-                MethodHandles.byteArrayViewVarHandle(short[].class, ByteOrder.LITTLE_ENDIAN);
-        private static final VarHandle INTS =
-                MethodHandles.byteArrayViewVarHandle(int[].class, ByteOrder.LITTLE_ENDIAN);
-        private static final VarHandle DOUBLES =
-                MethodHandles.byteArrayViewVarHandle(double[].class, ByteOrder.LITTLE_ENDIAN);
-
         /// Divisors that are exact, and as fine as any instrument.
         private static final double[] UNITS = {1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9};
 
@@ -63,29 +53,37 @@ public final class Column {
         /// it was read from.
         private static final double MOST_WHOLE = 1L << 53;
 
-        private static final byte[] NONE = {};
+        private static final byte[] NO_BYTES = {};
+        private static final short[] NO_SHORTS = {};
+        private static final int[] NO_INTS = {};
+        private static final double[] NO_DOUBLES = {};
 
-        private final int bytesEach;
         private final double smallest;
         private final double unit;
+        private final int bytesEach;
         private final byte[] bytes;
+        private final short[] shorts;
+        private final int[] ints;
+        private final double[] doubles;
 
-        private Block(int bytesEach, double smallest, double unit, byte[] bytes) {
+        /// Room for readings in so many bytes each.
+        private Block(int bytesEach, int count, double smallest, double unit) {
             this.bytesEach = bytesEach;
             this.smallest = smallest;
             this.unit = unit;
-            this.bytes = bytes;
+            bytes = bytesEach == 1 ? new byte[count] : NO_BYTES;
+            shorts = bytesEach == 2 ? new short[count] : NO_SHORTS;
+            ints = bytesEach == 4 ? new int[count] : NO_INTS;
+            doubles = bytesEach == 8 ? new double[count] : NO_DOUBLES;
         }
 
         double get(int index) {
             return switch (bytesEach) {
                 case 0 -> smallest / unit;
                 case 1 -> (smallest + (bytes[index] & 0xff)) / unit;
-                case 2 -> (smallest + ((short) SHORTS.get(bytes, 2 * index) & 0xffff)) / unit;
-                case 4 ->
-                        (smallest + Integer.toUnsignedLong((int) INTS.get(bytes, 4 * index)))
-                                / unit;
-                default -> (double) DOUBLES.get(bytes, 8 * index);
+                case 2 -> (smallest + (shorts[index] & 0xffff)) / unit;
+                case 4 -> (smallest + Integer.toUnsignedLong(ints[index])) / unit;
+                default -> doubles[index];
             };
         }
 
@@ -104,18 +102,18 @@ public final class Column {
             double range = Math.rint(most * unit) - smallest;
             boolean isExact = Math.max(Math.abs(smallest), Math.abs(smallest + range)) < MOST_WHOLE;
             if (!isExact || range >= 1L << 32) return asTheyAre(values, count);
-            if (range == 0) return new Block(0, smallest, unit, NONE);
-            int bytesEach = range < 1 << 8 ? 1 : range < 1 << 16 ? 2 : 4;
-            byte[] bytes = new byte[bytesEach * count];
+            int bytesEach = range == 0 ? 0 : range < 1 << 8 ? 1 : range < 1 << 16 ? 2 : 4;
+            Block block = new Block(bytesEach, count, smallest, unit);
             for (int i = 0; i < count; i++) {
                 long steps = (long) (Math.rint(values[i] * unit) - smallest);
                 switch (bytesEach) {
-                    case 1 -> bytes[i] = (byte) steps;
-                    case 2 -> SHORTS.set(bytes, 2 * i, (short) steps);
-                    default -> INTS.set(bytes, 4 * i, (int) steps);
+                    case 0 -> {}
+                    case 1 -> block.bytes[i] = (byte) steps;
+                    case 2 -> block.shorts[i] = (short) steps;
+                    default -> block.ints[i] = (int) steps;
                 }
             }
-            return new Block(bytesEach, smallest, unit, bytes);
+            return block;
         }
 
         /// The first decimal place from one on in which a value is a whole number; past the last
@@ -131,10 +129,10 @@ public final class Column {
             boolean isOne = true;
             for (int i = 1; i < count && isOne; i++)
                 isOne = Double.compare(values[i], values[0]) == 0;
-            if (isOne) return new Block(0, values[0], 1, NONE);
-            byte[] bytes = new byte[8 * count];
-            for (int i = 0; i < count; i++) DOUBLES.set(bytes, 8 * i, values[i]);
-            return new Block(8, 0, 1, bytes);
+            if (isOne) return new Block(0, count, values[0], 1);
+            Block block = new Block(8, count, 0, 1);
+            System.arraycopy(values, 0, block.doubles, 0, count);
+            return block;
         }
     }
 

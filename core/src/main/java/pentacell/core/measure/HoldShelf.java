@@ -56,7 +56,8 @@ public record HoldShelf(List<Row> rows, int places) {
         for (CellRecord cell : Cells.of(state).all().values())
             // what is in a bay again does not lie on the shelf
             if (cell.handedOver().isEmpty() && OpenRun.of(cell).isEmpty())
-                HoldTest.of(cell, Schools.of(state).hold()).ifPresent(tests::add);
+                HoldTest.of(cell, Catalogue.of(state).modelOf(cell), Schools.of(state).hold())
+                        .ifPresent(tests::add);
         Map<String, List<Double>> ratesOfModel =
                 tests.stream()
                         .filter(test -> test.millivoltsADay().isPresent())

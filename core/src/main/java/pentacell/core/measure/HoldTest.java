@@ -2,11 +2,11 @@ package pentacell.core.measure;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.CellRecord.Fate;
 import pentacell.core.cell.CellRecord.LifeLineEntry;
@@ -14,13 +14,13 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.RunFact;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.judgement.Reason;
-import pentacell.core.judgement.Rule;
 import pentacell.core.school.HoldSchool;
 
 /// A cell on the hold shelf: what it lost at rest, and what to do with it.
 ///
 /// A voltage falls for hours after a charge although nothing is lost: readings from before that are
-/// shown, but the loss is counted from the first one after it.
+/// shown, but the loss is counted from the first one after it. What is judged is the charge lost,
+/// by the rest curve: see [HoldLimits].
 ///
 /// @param cell the cell
 /// @param began when it was laid there
@@ -41,12 +41,6 @@ public record HoldTest(
         List<Reason> reasons) {
     private static final double DAYS_A_MONTH = 30.44;
 
-    /// A meter cannot tell less than this, in mV (common practice).
-    private static final double METER_MILLIVOLTS = 5;
-
-    /// A reading some hours before its time counts as in time.
-    private static final double IN_TIME_SHARE = 0.9;
-
     /// A voltage at rest.
     public record Reading(Instant at, double volts) {}
 
@@ -60,6 +54,8 @@ public record HoldTest(
         FINE("holds"),
         /// It loses more than it should but not enough to be out: it lies once more as long.
         EXTEND("extended"),
+        /// It rests where the voltage does not tell the charge.
+        UNTOLD("not told by voltage"),
         /// It loses too much.
         OUT("out");
 
@@ -85,82 +81,80 @@ public record HoldTest(
     }
 
     /// The hold test a cell is in or was in last; empty when it was never laid on the shelf.
-    public static Optional<HoldTest> of(CellRecord cell, HoldSchool policy) {
-        Optional<LifeLineEntry> begin =
-                standing(cell)
-                        .filter(entry -> entry.fact() instanceof RunFact.HoldBegan)
-                        .reduce((before, after) -> after);
-        return begin.map(entry -> judge(cell, entry, policy));
+    public static Optional<HoldTest> of(
+            CellRecord cell, Optional<CellModel> model, HoldSchool policy) {
+        List<LifeLineEntry> standing =
+                cell.lifeLine().stream().filter(entry -> entry.fate() == Fate.STANDING).toList();
+        for (int i = standing.size() - 1; i >= 0; i--)
+            if (standing.get(i).fact() instanceof RunFact.HoldBegan hold)
+                return Optional.of(
+                        judge(
+                                cell,
+                                standing.get(i).at(),
+                                days(hold, cell, model, policy),
+                                standing.subList(i + 1, standing.size()),
+                                new HoldLimits(model, policy)));
+        return Optional.empty();
     }
 
-    private static java.util.stream.Stream<LifeLineEntry> standing(CellRecord cell) {
-        return cell.lifeLine().stream().filter(entry -> entry.fate() == Fate.STANDING);
+    /// A rescued cell lies longer, also when it was laid there before that was known: copper that
+    /// was dissolved shows up late.
+    private static int days(
+            RunFact.HoldBegan hold, CellRecord cell, Optional<CellModel> model, HoldSchool policy) {
+        boolean isRescued = cell.isUnder(CellModel.chemistryOf(model).endVolts());
+        return isRescued ? Math.max(hold.days(), policy.rescuedDays()) : hold.days();
     }
 
-    private static HoldTest judge(CellRecord cell, LifeLineEntry begin, HoldSchool policy) {
-        int days = begin.fact() instanceof RunFact.HoldBegan hold ? hold.days() : policy.days();
-        Instant settled = begin.at().plus(hours(policy.relaxHours()));
-        List<Reading> readings = new ArrayList<>();
-        standing(cell)
-                .filter(entry -> !entry.at().isBefore(settled))
-                .forEach(entry -> {
-                    if (entry.fact() instanceof CellFact.VoltageRead read)
-                        readings.add(new Reading(entry.at(), read.volts()));
-                });
-        if (readings.isEmpty())
-            return new HoldTest(
-                    cell,
-                    begin.at(),
-                    days,
-                    Optional.empty(),
-                    Optional.empty(),
-                    Verdict.SETTLING,
-                    Optional.of(settled),
-                    List.of());
-        Reading first = readings.get(0);
-        Reading last = readings.get(readings.size() - 1);
-        return lying(cell, begin.at(), days, first, last, policy);
-    }
-
-    private static HoldTest lying(
+    /// Goes through the readings since it was laid there, until one decides: what is read of it
+    /// later, stored half full or in another test, does not change the verdict.
+    private static HoldTest judge(
             CellRecord cell,
             Instant began,
             int days,
-            Reading first,
-            Reading last,
-            HoldSchool policy) {
-        double lain = days(first.at(), last.at());
-        double lost = 1000 * (first.volts() - last.volts());
-        double fine = Math.max(METER_MILLIVOLTS, policy.fineMillivoltsAWeek() * lain / 7);
-        Verdict verdict;
-        Optional<Instant> due = Optional.empty();
-        Reason reason = Reason.of(Rule.HOLD_FINE, lost, fine);
-        if (lost > policy.outMillivolts()) {
-            verdict = Verdict.OUT;
-            reason = Reason.of(Rule.HOLD_OUT, lost, policy.outMillivolts());
-        } else if (lain < IN_TIME_SHARE * days) {
-            verdict = Verdict.LYING;
-            due = Optional.of(first.at().plus(Duration.ofDays(days)));
-            reason = Reason.of(Rule.HOLD_NOT_DONE, lain, days);
-        } else if (lost <= fine) {
-            verdict = Verdict.FINE;
-        } else if (lain < IN_TIME_SHARE * 2 * days) {
-            verdict = Verdict.EXTEND;
-            due = Optional.of(first.at().plus(Duration.ofDays(2L * days)));
-            reason = Reason.of(Rule.HOLD_EXTEND, lost, fine);
-        } else {
-            verdict = Verdict.OUT;
-            reason = Reason.of(Rule.HOLD_OUT_AFTER_ALL, lost, fine);
+            List<LifeLineEntry> since,
+            HoldLimits limits) {
+        Instant settled = began.plus(hours(limits.policy().relaxHours()));
+        HoldTest test =
+                new HoldTest(
+                        cell,
+                        began,
+                        days,
+                        Optional.empty(),
+                        Optional.empty(),
+                        Verdict.SETTLING,
+                        Optional.of(settled),
+                        List.of());
+        for (LifeLineEntry entry : since) {
+            if (entry.fact() instanceof RunFact.RunStarted) break;
+            boolean counts =
+                    entry.fact() instanceof CellFact.VoltageRead && !entry.at().isBefore(settled);
+            if (!counts) continue;
+            Reading last = new Reading(entry.at(), ((CellFact.VoltageRead) entry.fact()).volts());
+            test = test.read(last, limits);
+            if (!test.isOpen()) break;
         }
+        return test;
+    }
+
+    private HoldTest read(Reading reading, HoldLimits limits) {
+        Reading start = first.orElse(reading);
+        double lain = days(start.at(), reading.at());
+        HoldLimits.Found found = limits.judge(start.volts(), reading.volts(), lain, days);
+        Optional<Instant> due =
+                switch (found.verdict()) {
+                    case LYING -> Optional.of(start.at().plus(Duration.ofDays(days)));
+                    case EXTEND -> Optional.of(start.at().plus(Duration.ofDays(2L * days)));
+                    case SETTLING, UNTOLD, FINE, OUT -> Optional.empty();
+                };
         return new HoldTest(
                 cell,
                 began,
                 days,
-                Optional.of(first),
-                last.equals(first) ? Optional.empty() : Optional.of(last),
-                verdict,
+                Optional.of(start),
+                first.isEmpty() ? Optional.empty() : Optional.of(reading),
+                found.verdict(),
                 due,
-                List.of(reason));
+                List.of(found.reason()));
     }
 
     private static Duration hours(double hours) {

@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 import org.hipparchus.stat.descriptive.rank.Median;
@@ -18,13 +19,15 @@ import pentacell.core.cell.CellRecord.Fate;
 import pentacell.core.cell.CellRecord.LifeLineEntry;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunFact;
+import pentacell.core.cell.TestConditions;
 import pentacell.core.state.WorkshopState;
 
 /// How far each bay reads off, found by running the same reference cell through all of them, and
 /// how well a reading repeats.
 ///
 /// The middle of the bays counts as right: without a standard nobody knows which of them is. Bays
-/// are compared by the raw capacities of a reference cell, never by corrected ones.
+/// are compared by the raw capacities of a reference cell, never by corrected ones, and only by
+/// those measured at the same rate to the same end.
 public final class InstrumentFigures {
     /// Repeatability taken until the workshop has repeats of its own, as a share (common practice).
     public static final double USUAL_REPEATABILITY = 0.01;
@@ -58,14 +61,16 @@ public final class InstrumentFigures {
         Map<String, List<Double>> offsets = new TreeMap<>();
         List<double[]> repeats = new ArrayList<>();
         for (CellRecord cell : Cells.of(state).all().values()) {
-            Map<String, List<Double>> capacities = new LinkedHashMap<>();
+            List<Alike> capacities = new ArrayList<>();
             Map<String, List<Double>> resistances = new LinkedHashMap<>();
             gather(cell, capacities, resistances);
-            for (List<Double> same : capacities.values())
-                if (same.size() > 1)
-                    repeats.add(same.stream().mapToDouble(Double::doubleValue).toArray());
+            for (Alike alike : capacities)
+                for (List<Double> same : alike.byBay().values())
+                    if (same.size() > 1)
+                        repeats.add(same.stream().mapToDouble(Double::doubleValue).toArray());
             if (!isReference(cell)) continue;
-            compare(capacities, gains, (middle, value) -> middle / value);
+            for (Alike alike : capacities)
+                compare(alike.byBay(), gains, (middle, value) -> middle / value);
             compare(resistances, offsets, (middle, value) -> value - middle);
         }
         Map<String, BayFigures> bays = new TreeMap<>();
@@ -92,18 +97,47 @@ public final class InstrumentFigures {
     }
 
     private static void gather(
-            CellRecord cell,
-            Map<String, List<Double>> capacities,
-            Map<String, List<Double>> resistances) {
+            CellRecord cell, List<Alike> capacities, Map<String, List<Double>> resistances) {
         for (LifeLineEntry entry : cell.lifeLine()) {
             if (entry.fate() != Fate.STANDING) continue;
             CellFact fact = entry.fact();
             if (fact instanceof CapacityMeasured measured)
                 measured.conditions()
                         .bay()
-                        .ifPresent(bay -> add(capacities, bay, measured.milliampHours()));
+                        .ifPresent(bay ->
+                                add(
+                                        Alike.of(measured.conditions(), capacities).byBay(),
+                                        bay,
+                                        measured.milliampHours()));
             if (fact instanceof ResistanceRead read && read.method() == ResistanceMethod.DC)
                 read.bay().ifPresent(bay -> add(resistances, bay, read.milliohms()));
+        }
+    }
+
+    /// Capacities of one cell that were measured alike: at another rate or to another end the same
+    /// cell gives another figure.
+    ///
+    /// @param conditions those of the first
+    private record Alike(TestConditions conditions, Map<String, List<Double>> byBay) {
+        private static final double SAME_AMPS_SHARE = 0.1;
+        private static final double SAME_VOLTS = 0.05;
+
+        static Alike of(TestConditions conditions, List<Alike> all) {
+            for (Alike each : all)
+                if (isSame(
+                                each.conditions.dischargeAmps(),
+                                conditions.dischargeAmps(),
+                                SAME_AMPS_SHARE * conditions.dischargeAmps().orElse(0))
+                        && isSame(each.conditions.endVolts(), conditions.endVolts(), SAME_VOLTS))
+                    return each;
+            Alike other = new Alike(conditions, new LinkedHashMap<>());
+            all.add(other);
+            return other;
+        }
+
+        private static boolean isSame(OptionalDouble one, OptionalDouble other, double room) {
+            if (one.isEmpty() || other.isEmpty()) return one.isEmpty() && other.isEmpty();
+            return Math.abs(one.getAsDouble() - other.getAsDouble()) <= room;
         }
     }
 

@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Oddity;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
+import pentacell.core.triage.OddValues;
 
 /// Looks through a curve for what a careful person would stop at (common practice).
 final class Oddities {
@@ -33,8 +35,14 @@ final class Oddities {
 
     private static final double CLEARLY_NOT_LFP_VOLTS = 3.75;
 
-    private static final double OVER_RATING_PERCENT = 115;
-    private static final double UNDER_RATING_PERCENT = 30;
+    private static final double OVER_RATING_PERCENT = 100 * OddValues.OVER_NEW_SHARE;
+    private static final double UNDER_RATING_PERCENT = 100 * OddValues.FAR_UNDER_RATING_SHARE;
+
+    /// A charger and a meter may differ by this much from the limit, in V (common practice).
+    private static final double OVERCHARGED_VOLTS = 0.03;
+
+    /// A cell that gives its middle charge under this is iron phosphate, in V.
+    private static final double MOST_LFP_MIDDLE_VOLTS = 3.35;
 
     private final SampleLog log;
     private final Steps.Found found;
@@ -57,6 +65,7 @@ final class Oddities {
         oddities.gaps();
         oddities.risesUnderLoad();
         discharge.ifPresent(oddities::capacity);
+        oddities.charges(discharge);
         oddities.heat();
         oddities.anomalies.sort(Comparator.comparingDouble(Anomaly::atSeconds));
         return List.copyOf(oddities.anomalies);
@@ -180,6 +189,23 @@ final class Oddities {
             if (each.kind() == Oddity.CONTACT_BLIP && Math.abs(each.atSeconds() - seconds) < 120)
                 return true;
         return false;
+    }
+
+    /// Charges that went over the limit; of an unknown cell, that of the chemistry its discharge
+    /// looks like.
+    private void charges(Optional<Discharge> discharge) {
+        boolean looksLikeLfp =
+                discharge.filter(each -> each.midVolts() < MOST_LFP_MIDDLE_VOLTS).isPresent();
+        Chemistry likely = looksLikeLfp ? Chemistry.LFP : Chemistry.NMC;
+        double limit = settings.chargeVolts().orElse(likely.chargeLimitVolts());
+        for (RunStep step : found.steps()) {
+            if (step.kind() != StepKind.CHARGE) continue;
+            int highest = step.first();
+            for (int i = step.first(); i <= step.last(); i++)
+                if (log.volts(i) > log.volts(highest)) highest = i;
+            if (log.volts(highest) > limit + OVERCHARGED_VOLTS)
+                add(Oddity.OVERCHARGED, log.seconds(highest), log.volts(highest), limit, "");
+        }
     }
 
     private void capacity(Discharge discharge) {

@@ -1,7 +1,6 @@
 package pentacell.core.measure;
 
 import java.util.Optional;
-import java.util.OptionalDouble;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellFact.CapacityMeasured;
 import pentacell.core.cell.CellModel;
@@ -63,13 +62,9 @@ public final class Recorrection {
         Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
         Chemistry chemistry = CellModel.chemistryOf(model);
         TestSchool policy = Schools.of(state).test();
-        OptionalDouble rated = CellModel.ratedOf(model);
         // read as it was then, to the end it had then; only the carrying over is of today
-        OptionalDouble endVolts =
-                OptionalDouble.of(conditions.endVolts().orElse(policy.endVolts(chemistry)));
-        Analysis analysis =
-                Analyse.log(
-                        log, new AnalysisSettings(endVolts, rated, AnalysisSettings.HOT_KELVIN));
+        double endVolts = conditions.endVolts().orElse(policy.endVolts(chemistry, model));
+        Analysis analysis = Analyse.log(log, AnalysisSettings.of(endVolts, chemistry, model));
         if (analysis.discharge().filter(each -> each.milliampHours() > 1).isEmpty())
             return Optional.empty();
         Standardised standard =

@@ -54,12 +54,9 @@ public final class RunResults {
         Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
         Chemistry chemistry = CellModel.chemistryOf(model);
         TestSchool policy = Schools.of(state).test();
-        OptionalDouble rated = CellModel.ratedOf(model);
         AnalysisSettings settings =
-                new AnalysisSettings(
-                        OptionalDouble.of(endVolts.orElse(policy.endVolts(chemistry))),
-                        rated,
-                        AnalysisSettings.HOT_KELVIN);
+                AnalysisSettings.of(
+                        endVolts.orElse(policy.endVolts(chemistry, model)), chemistry, model);
         Analysis analysis = Analyse.log(log, settings);
         List<CellFact> facts = new ArrayList<>();
         OptionalDouble seconds =
@@ -163,8 +160,8 @@ public final class RunResults {
 
     private static int holdDays(WorkshopState state, CellRecord cell, Chemistry chemistry) {
         // a rescued cell needs longer: copper that was dissolved shows up late
-        boolean isRescued =
-                cell.lowestVolts().orElse(Double.POSITIVE_INFINITY) < chemistry.endVolts();
-        return isRescued ? Schools.of(state).hold().rescuedDays() : Schools.of(state).hold().days();
+        return cell.isUnder(chemistry.endVolts())
+                ? Schools.of(state).hold().rescuedDays()
+                : Schools.of(state).hold().days();
     }
 }

@@ -3,28 +3,41 @@ package pentacell.core.measure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.RunFact.Correction;
 import pentacell.core.cell.RunFact.Share;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.school.TestSchool;
+import pentacell.core.triage.KnownChemistry;
 
 /// Carries a capacity over to the workshop's standard conditions.
 ///
 /// - *Gain of the bay*: times what reference cells say of it.
-/// - *Charge end*: what a cell charged to less than its limit lacks, from the rest curve at the
-///   voltage it was charged to less the drop of its last current.
+/// - *Charge end*: what a cell charged to less than its limit lacks, by one rest curve: the charge
+///   at the limit less the drop of the standard's last current, less the charge at the voltage it
+///   was charged to less the drop of its own last current. With that share l of the whole lacking,
+///   the whole is raw ÷ (1 − l). On the plateau of iron phosphate the voltage does not tell the
+///   share; the doubt says so.
 /// - *Rate and end voltage*: the discharge is followed to the voltage at which, with the standard
 ///   current, the standard end would have come: U = U_std + (I_std − I)·R. Where the log goes that
 ///   far the charge is read off the curve itself; beyond its end the last slope is carried on.
-/// - *Temperature*: 0.4 %/K between 0 and 45 °C (from memory, a middle figure of used cells).
+/// - *Temperature* it began at, not what it warmed itself up to: 0.4 %/K under 25 °C and 0.1 %/K
+///   over that, between 0 and 45 °C (from memory, middle figures of used cells).
 ///
 /// Each step brings a doubt of its own; they add by squares to the repeatability.
 public final class Standardise {
-    /// Loss of capacity a kelvin under the standard temperature, as a share.
-    private static final double SHARE_A_KELVIN = 0.004;
+    /// Loss of capacity a kelvin, as a share of that at 25 °C: in the cold, and what warmth adds.
+    private static final double COLD_SHARE_A_KELVIN = 0.004;
+
+    private static final double WARM_SHARE_A_KELVIN = 0.001;
+    private static final double REFERENCE_CELSIUS = 25;
+
+    /// Under this iron phosphate rests on its plateau, in V.
+    private static final double PLATEAU_VOLTS = HoldLimits.PLATEAU_VOLTS;
+
+    /// Doubt of a share that the plateau hides, as a share of the capacity.
+    private static final double PLATEAU_DOUBT = 0.1;
 
     /// Doubt of a correction as a share of it: read off the curve itself, or from a general figure.
     private static final double MEASURED_DOUBT = 0.1;
@@ -34,8 +47,8 @@ public final class Standardise {
     /// A slope is carried on for no more than this share of the capacity.
     private static final double MOST_BEYOND_SHARE = 0.05;
 
-    /// Temperatures this near the standard need no correction, in K.
-    private static final double SAME_KELVIN = 3;
+    /// Voltages this near are the same, in V.
+    private static final double SAME_VOLTS = 0.003;
 
     private Standardise() {}
 
@@ -51,20 +64,44 @@ public final class Standardise {
         }
     }
 
+    /// What capacities are carried over to.
+    ///
+    /// @param chargeVolts voltage of the charge in V
+    /// @param cutoffAmps current the charge ends at, in A
+    /// @param dischargeAmps discharge current in A
+    /// @param endVolts voltage the discharge ends at, in V
+    /// @param celsius temperature in °C
+    public record Standard(
+            Chemistry chemistry,
+            double chargeVolts,
+            double cutoffAmps,
+            double dischargeAmps,
+            double endVolts,
+            double celsius) {
+        /// The standard of a school for cells of a model.
+        public static Standard of(
+                TestSchool school, Chemistry chemistry, Optional<CellModel> model) {
+            return new Standard(
+                    chemistry,
+                    KnownChemistry.chargeVolts(Optional.of(chemistry), model),
+                    school.cutoffAmps(),
+                    school.dischargeAmps(CellModel.ratedOf(model)),
+                    school.endVolts(chemistry, model),
+                    school.celsius());
+        }
+    }
+
     /// Carries over the discharge of a log.
     ///
     /// @param log the samples
     /// @param analysis what they say; with a discharge
     /// @param standard the standard conditions
-    /// @param rated rated capacity in mAh, when it is known
     /// @param gain gain of the bay
     /// @param repeatability of a capacity, as a share
     public static Standardised capacity(
             SampleLog log,
             Analysis analysis,
-            TestSchool standard,
-            Chemistry chemistry,
-            OptionalDouble rated,
+            Standard standard,
             double gain,
             double repeatability) {
         Discharge discharge = analysis.discharge().orElseThrow();
@@ -77,13 +114,22 @@ public final class Standardise {
 
         double ohms = analysis.resistance().map(DcResistance::milliohms).orElse(0.0) / 1000;
         if (analysis.chargeEnd().isPresent()) {
-            double lacking = lackingShare(analysis.chargeEnd().get(), standard, chemistry, ohms);
-            variance += add(shares, Correction.CHARGE_END, raw * lacking, GENERAL_DOUBT);
+            Lacking lacking = Lacking.of(analysis.chargeEnd().get(), standard, ohms);
+            double missing = raw * lacking.share() / (1 - lacking.share());
+            variance +=
+                    add(
+                            shares,
+                            lacking.isHidden()
+                                    ? Correction.CHARGE_END_ON_PLATEAU
+                                    : Correction.CHARGE_END,
+                            missing,
+                            GENERAL_DOUBT);
+            if (lacking.isHidden()) variance += Math.pow(PLATEAU_DOUBT * raw, 2);
         }
 
         double amps = discharge.meanAmps();
-        double standardAmps = standard.dischargeAmps(rated);
-        double sameEnd = standard.endVolts(chemistry) + (standardAmps - amps) * ohms;
+        double standardAmps = standard.dischargeAmps();
+        double sameEnd = standard.endVolts() + (standardAmps - amps) * ohms;
         double shift =
                 chargeTo(log, discharge, sameEnd) - chargeTo(log, discharge, discharge.lastVolts());
         boolean isBeyond = sameEnd < discharge.lastVolts();
@@ -97,15 +143,9 @@ public final class Standardise {
         // without a resistance the step between the currents stays in doubt
         if (rateUnknown) variance += Math.pow(0.01 * raw, 2);
 
-        double celsius = analysis.heat().map(Heat::meanCelsius).orElse(standard.celsius());
-        double colder = standard.celsius() - Math.clamp(celsius, 0, 45);
-        if (Math.abs(colder) > SAME_KELVIN)
-            variance +=
-                    add(
-                            shares,
-                            Correction.TEMPERATURE,
-                            raw * SHARE_A_KELVIN * colder,
-                            GENERAL_DOUBT);
+        double celsius = analysis.heat().map(Heat::startCelsius).orElse(standard.celsius());
+        double byTemperature = warmth(standard.celsius()) / warmth(celsius) - 1;
+        variance += add(shares, Correction.TEMPERATURE, raw * byTemperature, GENERAL_DOUBT);
         double sum = raw + shares.stream().mapToDouble(Share::milliampHours).sum();
         return new Standardised(sum, Math.sqrt(variance), shares);
     }
@@ -124,9 +164,7 @@ public final class Standardise {
         return capacity(
                 log,
                 analysis,
-                standard,
-                CellModel.chemistryOf(model),
-                CellModel.ratedOf(model),
+                Standard.of(standard, CellModel.chemistryOf(model), model),
                 bay.map(name -> figures.of(name).gain()).orElse(1.0),
                 figures.repeatability());
     }
@@ -139,27 +177,38 @@ public final class Standardise {
         return Math.pow(doubt * milliampHours, 2);
     }
 
-    private static double lackingShare(
-            ChargeEnd end, TestSchool standard, Chemistry chemistry, double ohms) {
-        RestCurve curve = RestCurve.of(chemistry);
-        double limit = chemistry.chargeLimitVolts();
-        // the rest curve ends where a full cell rests; both sides are seen from there
-        double fullRest = curve.volts(1);
-        double difference =
-                (limit - standard.cutoffAmps() * ohms) - (end.volts() - end.amps() * ohms);
-        if (Math.abs(difference) < 0.003) return 0;
-        return 1 - curve.share(fullRest - Math.max(0, difference));
+    /// Capacity at a temperature as a share of that at 25 °C.
+    private static double warmth(double celsius) {
+        double over = Math.clamp(celsius, 0, 45) - REFERENCE_CELSIUS;
+        return 1 + over * (over < 0 ? COLD_SHARE_A_KELVIN : WARM_SHARE_A_KELVIN);
+    }
+
+    /// What a cell lacked when its charge ended.
+    ///
+    /// @param share of its whole charge, 0 to 0.9
+    /// @param isHidden whether the plateau hides how much it is
+    private record Lacking(double share, boolean isHidden) {
+        static Lacking of(ChargeEnd end, Standard standard, double ohms) {
+            RestCurve curve = RestCurve.of(standard.chemistry());
+            double wanted = standard.chargeVolts() - standard.cutoffAmps() * ohms;
+            double reached = end.volts() - end.amps() * ohms;
+            if (wanted - reached < SAME_VOLTS) return new Lacking(0, false);
+            return new Lacking(
+                    Math.clamp(curve.share(wanted) - curve.share(reached), 0, 0.9),
+                    standard.chemistry() == Chemistry.LFP && reached < PLATEAU_VOLTS);
+        }
     }
 
     /// Charge in mAh until the loaded voltage falls to a value.
     private static double chargeTo(SampleLog log, Discharge discharge, double volts) {
         double coulombs = 0;
         double total = 3.6 * discharge.milliampHours();
+        Intervals intervals = new Intervals(log);
         double last = Double.NaN;
         double lastSlope = Double.NaN;
         for (int i = 1; i < log.size(); i++) {
             if (log.seconds(i - 1) < discharge.startSeconds()) continue;
-            if (!(log.amps(i) < 0 && log.amps(i - 1) < 0)) continue;
+            if (!(log.amps(i) < 0 && log.amps(i - 1) < 0) || !intervals.counts(i - 1)) continue;
             double interval = log.seconds(i) - log.seconds(i - 1);
             double moved = -(log.amps(i) + log.amps(i - 1)) / 2 * interval;
             double fall = log.volts(i - 1) - log.volts(i);

@@ -13,11 +13,11 @@ import pentacell.core.bay.Programme.Pulse;
 import pentacell.core.bay.Programme.Rest;
 import pentacell.core.bay.Programme.Stage;
 import pentacell.core.cell.CellModel;
-import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.judgement.Judged;
+import pentacell.core.measure.HeatLadder.Rung;
 import pentacell.core.school.TestSchool;
 import pentacell.core.triage.Instruction;
+import pentacell.core.triage.KnownChemistry;
 import pentacell.core.triage.WaitingForTest;
 
 /// The programme of a cell's test in a bay: charge as its instruction says, rest, a tenth out,
@@ -39,6 +39,9 @@ public final class TestProgramme {
 
     private static final double RECOVERY_SECONDS = 600;
 
+    /// What became hot is charged, pulsed and discharged with this share of the usual currents.
+    private static final double HOT_SHARE = 0.5;
+
     private TestProgramme() {}
 
     /// The programme for a cell that waits, in a bay. A bay that cannot charge discharges what was
@@ -56,11 +59,11 @@ public final class TestProgramme {
         OptionalDouble rated = CellModel.ratedOf(model);
         double full =
                 Math.min(
-                        chemistry.chargeLimitVolts(),
-                        model.map(known -> known.limits().chargeVolts())
-                                .orElse(chemistry.chargeLimitVolts()));
-        double dischargeAmps = dischargeAmps(waiting.cell(), model, rated, policy, bay, askedAmps);
-        Optional<Charge> charge = charge(model, full, policy, bay);
+                        KnownChemistry.chargeVolts(Optional.of(chemistry), model),
+                        waiting.instruction().chargeVolts().orElse(chemistry.chargeLimitVolts()));
+        boolean wasHot = HeatLadder.judge(waiting.cell()).verdict() == Rung.AGAIN_AT_LESS;
+        double dischargeAmps = dischargeAmps(wasHot, model, rated, policy, bay, askedAmps);
+        Optional<Charge> charge = charge(model, full, policy, bay, wasHot ? HOT_SHARE : 1);
         List<Stage> stages = new ArrayList<>();
         if (charge.isPresent()) {
             slowCharge(waiting.instruction(), charge.get(), bay).ifPresent(stages::add);
@@ -81,9 +84,9 @@ public final class TestProgramme {
                                                         * rated.orElse(2000)
                                                         / dischargeAmps)))));
         stages.add(new Rest(RECOVERY_SECONDS));
-        stages.add(pulse(rated.orElse(2000), bay));
+        stages.add(pulse(rated.orElse(2000), bay, wasHot ? HOT_SHARE : 1));
         stages.add(new Rest(SHORT_REST_SECONDS));
-        stages.add(new Programme.Discharge(dischargeAmps, policy.endVolts(chemistry)));
+        stages.add(new Programme.Discharge(dischargeAmps, policy.endVolts(chemistry, model)));
         stages.add(new Rest(RECOVERY_SECONDS));
         charge.ifPresent(stages::add);
         return new Programme(
@@ -92,9 +95,9 @@ public final class TestProgramme {
 
     /// A usual charge; empty in a bay that cannot charge.
     private static Optional<Charge> charge(
-            Optional<CellModel> model, double full, TestSchool policy, Bay bay) {
+            Optional<CellModel> model, double full, TestSchool policy, Bay bay, double part) {
         if (bay.chargeAmps() == 0) return Optional.empty();
-        double amps = usualChargeAmps(model, bay);
+        double amps = part * usualChargeAmps(model, bay);
         return Optional.of(new Charge(amps, full, Math.min(policy.cutoffAmps(), amps / 2)));
     }
 
@@ -118,7 +121,7 @@ public final class TestProgramme {
 
     /// The school's current, as far as model and bay allow; half of it for a cell that became hot.
     private static double dischargeAmps(
-            CellRecord cell,
+            boolean wasHot,
             Optional<CellModel> model,
             OptionalDouble rated,
             TestSchool policy,
@@ -126,20 +129,18 @@ public final class TestProgramme {
             OptionalDouble askedAmps) {
         double amps = Math.min(policy.dischargeAmps(rated), bay.dischargeAmps());
         amps = Math.min(amps, model.map(known -> known.limits().dischargeAmps()).orElse(amps));
-        Judged<HeatLadder.Rung> heat = HeatLadder.judge(cell);
-        boolean isHot = heat.verdict() == HeatLadder.Rung.AGAIN_AT_LESS;
-        if (isHot) amps /= 2;
+        if (wasHot) amps *= HOT_SHARE;
         if (askedAmps.isEmpty()) return amps;
         // a person may ask for more than the school does, but not of a cell that became hot
-        double most = Math.min(bay.dischargeAmps(), isHot ? amps : Double.MAX_VALUE);
+        double most = Math.min(bay.dischargeAmps(), wasHot ? amps : Double.MAX_VALUE);
         most = Math.min(most, model.map(known -> known.limits().dischargeAmps()).orElse(most));
         return Math.min(askedAmps.getAsDouble(), most);
     }
 
     /// 0.2 It for 10 s, then 1 It for 1 s (IEC 61960-3, from memory), as far as the bay goes; the
     /// ratio of the currents is kept.
-    private static Pulse pulse(double ratedMilliampHours, Bay bay) {
-        double second = Math.min(ratedMilliampHours / 1000, bay.dischargeAmps());
+    private static Pulse pulse(double ratedMilliampHours, Bay bay, double part) {
+        double second = part * Math.min(ratedMilliampHours / 1000, bay.dischargeAmps());
         return new Pulse(List.of(new Level(second / 5, 10), new Level(second, 1)));
     }
 }

@@ -20,6 +20,7 @@ import pentacell.core.cell.Chemistry;
 ///   last mAh
 /// @param chemistry the chemistry to use; when empty the one with most usable cells. Two are never
 ///   mixed.
+/// @param rescued whether rescued cells may be used; allowed when empty
 public record MatchRules(
         List<Integer> groupSizes,
         Selection selection,
@@ -28,7 +29,8 @@ public record MatchRules(
         double minSohShare,
         OptionalDouble maxMilliohms,
         double repeatabilityShare,
-        Optional<Chemistry> chemistry) {
+        Optional<Chemistry> chemistry,
+        Optional<RescuedCells> rescued) {
     /// Repeatability of bench chargers between runs (common practice).
     public static final double USUAL_REPEATABILITY = 0.01;
 
@@ -74,7 +76,13 @@ public record MatchRules(
                 0,
                 OptionalDouble.empty(),
                 USUAL_REPEATABILITY,
+                Optional.empty(),
                 Optional.empty());
+    }
+
+    /// Whether rescued cells may not be used.
+    public boolean barsRescued() {
+        return rescued.equals(Optional.of(RescuedCells.BARRED));
     }
 
     /// The number of groups in series.
@@ -126,6 +134,7 @@ public record MatchRules(
         private OptionalDouble maxMilliohms;
         private double repeatabilityShare;
         private Optional<Chemistry> chemistry;
+        private Optional<RescuedCells> rescued;
 
         private Change(MatchRules rules) {
             groupSizes = rules.groupSizes;
@@ -136,6 +145,7 @@ public record MatchRules(
             maxMilliohms = rules.maxMilliohms;
             repeatabilityShare = rules.repeatabilityShare;
             chemistry = rules.chemistry;
+            rescued = rules.rescued;
         }
 
         /// Hard limit on highest minus lowest IR inside a group, in mΩ; empty for none.
@@ -174,6 +184,12 @@ public record MatchRules(
             return this;
         }
 
+        /// Whether rescued cells may be used.
+        public Change rescued(RescuedCells wanted) {
+            rescued = wanted == RescuedCells.ALLOWED ? Optional.empty() : Optional.of(wanted);
+            return this;
+        }
+
         private MatchRules rules() {
             return new MatchRules(
                     groupSizes,
@@ -183,7 +199,8 @@ public record MatchRules(
                     minSohShare,
                     maxMilliohms,
                     repeatabilityShare,
-                    chemistry);
+                    chemistry,
+                    rescued);
         }
     }
 }

@@ -20,6 +20,7 @@ import pentacell.core.cell.TestRun;
 import pentacell.core.measure.TestProgramme;
 import pentacell.core.school.IntakeVerdict;
 import pentacell.core.school.Schools;
+import pentacell.core.school.TestSchool;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.triage.WaitingForTest;
 
@@ -54,7 +55,7 @@ public final class LearnedTimes {
                                 .orElse(OptionalDouble.empty());
                 if (bay.isPresent() && seconds.isPresent())
                     ratios.computeIfAbsent(bay.get().instrument(), name -> new ArrayList<>())
-                            .add(seconds.getAsDouble() / predicted(state, cell, bay.get()));
+                            .add(seconds.getAsDouble() / predicted(state, cell, run, bay.get()));
             }
         }
         Map<String, Double> factors = new HashMap<>();
@@ -68,15 +69,16 @@ public final class LearnedTimes {
         return new LearnedTimes(factors);
     }
 
-    /// What was predicted of a run before it began: from the first voltage and the rating alone.
-    private static double predicted(WorkshopState state, CellRecord cell, Bay bay) {
+    /// What was predicted of a run before it began: from the first voltage and the rating alone, at
+    /// the rate and to the end it was made with, whatever the school is today.
+    private static double predicted(WorkshopState state, CellRecord cell, TestRun run, Bay bay) {
         Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
         Chemistry chemistry = CellModel.chemistryOf(model);
         return PhaseTimes.seconds(
                 TestProgramme.of(
                         WaitingForTest.after(IntakeVerdict.NORMAL, cell, state),
                         model,
-                        Schools.of(state).test(),
+                        madeUnder(Schools.of(state).test(), cell, run),
                         bay,
                         OptionalDouble.empty()),
                 chemistry,
@@ -84,6 +86,12 @@ public final class LearnedTimes {
                 PhaseTimes.USUAL_SHARE_OF_RATING
                         * model.map(CellModel::ratedMinimumMilliampHours).orElse(2000.0),
                 PhaseTimes.USUAL_OHMS);
+    }
+
+    private static TestSchool madeUnder(TestSchool today, CellRecord cell, TestRun run) {
+        return cell.conditionsOf(run.run())
+                .map(made -> today.at(made.dischargeAmps(), made.endVolts()))
+                .orElse(today);
     }
 
     /// Actual ÷ predicted of an instrument; 1 until there are enough runs.

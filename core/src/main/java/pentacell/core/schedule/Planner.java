@@ -6,7 +6,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.PriorityQueue;
 import java.util.Random;
 import java.util.TreeSet;
 import pentacell.core.bay.BenchHours;
@@ -194,7 +196,9 @@ public final class Planner {
     }
 
     /// No plan ends before the longest test put in at once, nor before the bays together have
-    /// worked off all tests at their shortest.
+    /// worked off all tests at their shortest, nor before as many tests as there are could be
+    /// loaded and done, were all as short as the shortest and the bays loaded only while somebody
+    /// is there.
     private Optional<LocalDateTime> earliest() {
         if (jobs.isEmpty() || bays.isEmpty()) return Optional.empty();
         LocalDateTime longest = LocalDateTime.MIN;
@@ -210,8 +214,7 @@ public final class Planner {
             if (soonest.isAfter(longest)) longest = soonest;
             work = work.plus(job.shortest());
         }
-        LocalDateTime shared = allWorked(work);
-        return Optional.of(longest.isAfter(shared) ? longest : shared);
+        return Optional.of(later(longest, later(allWorked(work), allLoaded())));
     }
 
     /// When all bays together have worked for a time, each from when it can be loaded first.
@@ -227,6 +230,25 @@ public final class Planner {
             left = left.minus(Duration.between(from, begins.get(count)).multipliedBy(count));
         }
         return now;
+    }
+
+    /// When as many tests as wait are done, if each bay did nothing but its shortest one, loaded as
+    /// soon as somebody is there. No bay ever has more tests behind it than so.
+    private LocalDateTime allLoaded() {
+        record Turn(LocalDateTime doneAt, Duration takes) {}
+        PriorityQueue<Turn> turns = new PriorityQueue<>(Comparator.comparing(Turn::doneAt));
+        for (BayTime bay : bays)
+            jobs.stream()
+                    .map(job -> job.duration().get(bay.bay()))
+                    .filter(Objects::nonNull)
+                    .min(Comparator.naturalOrder())
+                    .ifPresent(takes ->
+                            turns.add(new Turn(hours.next(begin(bay)).plus(takes), takes)));
+        for (int done = 1; done < jobs.size() && !turns.isEmpty(); done++) {
+            Turn first = turns.remove();
+            turns.add(new Turn(hours.next(first.doneAt()).plus(first.takes()), first.takes()));
+        }
+        return turns.isEmpty() ? now : turns.element().doneAt();
     }
 
     private List<LocalDateTime> swaps(List<Planned> planned) {

@@ -106,6 +106,8 @@ public final class TestQueue {
     /// the cell stands full.
     public boolean suits(WaitingForTest cell, Bay bay) {
         if (Bench.of(state).baysAside().contains(bay.name())) return false;
+        // a full charge of what may be iron phosphate is no test
+        if (!cell.instruction().isChemistryKnown()) return false;
         boolean onlyDischarges = bay.chargeAmps() == 0 && bay.dischargeAmps() > 0;
         return bay.canTest(cell.chemistry()) || onlyDischarges && standsFull(cell);
     }

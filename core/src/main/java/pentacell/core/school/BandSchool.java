@@ -58,7 +58,7 @@ public record BandSchool(String name, Chemistry chemistry, List<Band> bands, dou
                             new Band(1.5, IntakeVerdict.SLOW_CHARGE_WATCHED),
                             new Band(2.0, IntakeVerdict.SLOW_CHARGE),
                             new Band(2.5, IntakeVerdict.NORMAL)),
-                    3.70);
+                    3.65);
 
     /// The strict school for LFP (common practice).
     public static final BandSchool STRICT_LFP =
@@ -69,7 +69,7 @@ public record BandSchool(String name, Chemistry chemistry, List<Band> bands, dou
                             new Band(0.0, IntakeVerdict.RECYCLE),
                             new Band(2.0, IntakeVerdict.SLOW_CHARGE),
                             new Band(2.5, IntakeVerdict.NORMAL)),
-                    3.70);
+                    3.65);
 
     /// The rescue school for LFP (common practice).
     public static final BandSchool RESCUE_LFP =
@@ -81,7 +81,7 @@ public record BandSchool(String name, Chemistry chemistry, List<Band> bands, dou
                             new Band(1.0, IntakeVerdict.SLOW_CHARGE_WATCHED),
                             new Band(1.5, IntakeVerdict.SLOW_CHARGE),
                             new Band(2.3, IntakeVerdict.NORMAL)),
-                    3.70);
+                    3.65);
 
     public BandSchool {
         bands = List.copyOf(bands);
@@ -147,6 +147,11 @@ public record BandSchool(String name, Chemistry chemistry, List<Band> bands, dou
                 .mapToDouble(Band::fromVolts)
                 .findFirst()
                 .orElse(overVolts);
+    }
+
+    /// Whether the school tries what was deeply discharged.
+    public boolean rescues() {
+        return bands.stream().anyMatch(band -> band.verdict() == IntakeVerdict.SLOW_CHARGE_WATCHED);
     }
 
     /// The same bands under another name, to be edited.

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.InOrder;
@@ -17,12 +18,14 @@ import pentacell.core.state.WorkshopState;
 /// @param own edited copies, by name
 /// @param test how cells are tested: the standard conditions
 /// @param hold how self-discharge is found
+/// @param meter what a typed or imported resistance is, where it does not say
 public record Schools(
         Map<Chemistry, BandSchool> bands,
         RepairSchool repair,
         Map<String, BandSchool> own,
         TestSchool test,
-        HoldSchool hold) {
+        HoldSchool hold,
+        ResistanceMethod meter) {
     /// The defaults.
     public static final Schools USUAL =
             new Schools(
@@ -32,7 +35,8 @@ public record Schools(
                     RepairSchool.REPAIR_FIRST,
                     Map.of(),
                     TestSchool.BENCH_LOAD,
-                    HoldSchool.WEEK);
+                    HoldSchool.WEEK,
+                    ResistanceMethod.AC_1_KHZ);
 
     /// The chapter of the schools.
     public static final Chapter<Schools> CHAPTER =
@@ -47,6 +51,7 @@ public record Schools(
                                         schools.with(chosen.policy());
                                 case SchoolFact.TestChosen chosen -> schools.with(chosen.policy());
                                 case SchoolFact.HoldChosen chosen -> schools.with(chosen.policy());
+                                case SchoolFact.MeterChosen chosen -> schools.with(chosen.method());
                             });
 
     public Schools {
@@ -83,21 +88,26 @@ public record Schools(
         Map<String, BandSchool> copies = new LinkedHashMap<>(own);
         if (!BandSchool.shipped(policy.chemistry()).contains(policy))
             copies.put(policy.name(), policy);
-        return new Schools(changed, repair, copies, test, hold);
+        return new Schools(changed, repair, copies, test, hold, meter);
     }
 
     /// With another way of dealing with a low group.
     public Schools with(RepairSchool policy) {
-        return new Schools(bands, policy, own, test, hold);
+        return new Schools(bands, policy, own, test, hold, meter);
     }
 
     /// With another way of testing.
     public Schools with(TestSchool policy) {
-        return new Schools(bands, repair, own, policy, hold);
+        return new Schools(bands, repair, own, policy, hold, meter);
     }
 
     /// With another way of finding self-discharge.
     public Schools with(HoldSchool policy) {
-        return new Schools(bands, repair, own, test, policy);
+        return new Schools(bands, repair, own, test, policy, meter);
+    }
+
+    /// With another meter for resistances.
+    public Schools with(ResistanceMethod method) {
+        return new Schools(bands, repair, own, test, hold, method);
     }
 }

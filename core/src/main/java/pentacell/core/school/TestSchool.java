@@ -1,7 +1,9 @@
 package pentacell.core.school;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.unit.Limit;
 
@@ -87,10 +89,29 @@ public record TestSchool(
             throw new IllegalArgumentException("a figure of the school \"" + name + "\" is odd");
     }
 
+    /// The same school at another rate and to another end, where they are known.
+    public TestSchool at(OptionalDouble otherAmps, OptionalDouble otherEndVolts) {
+        return new TestSchool(
+                name,
+                otherAmps.isPresent() ? otherAmps : amps,
+                otherAmps.isPresent() ? OptionalDouble.empty() : ratingShare,
+                otherEndVolts.orElse(endVolts),
+                otherEndVolts.orElse(lfpEndVolts),
+                cutoffAmps,
+                restMinutes,
+                celsius);
+    }
+
     /// Discharge current in A for a cell of a rating in mAh; without a rating, 2 Ah are taken.
     public double dischargeAmps(OptionalDouble ratedMilliampHours) {
         return amps.orElseGet(
                 () -> ratingShare.orElse(0.2) * ratedMilliampHours.orElse(2000) / 1000);
+    }
+
+    /// End voltage in V for a cell: never under what its model may be discharged to.
+    public double endVolts(Chemistry chemistry, Optional<CellModel> model) {
+        return Math.max(
+                endVolts(chemistry), model.map(each -> each.limits().endVolts()).orElse(0.0));
     }
 
     /// End voltage in V of a chemistry.

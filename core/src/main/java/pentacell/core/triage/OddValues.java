@@ -2,6 +2,7 @@ package pentacell.core.triage;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.cell.CellModel;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
@@ -12,14 +13,18 @@ import pentacell.core.school.Schools;
 
 /// Values that can be, but make a person look twice (limits by common practice).
 public final class OddValues {
-    /// Capacity above this share of rated means a wrong model or an instrument that reads high.
-    public static final double OVER_RATING_SHARE = 1.10;
+    /// Capacity above this share of what the model holds new means a wrong model or an instrument
+    /// that reads high.
+    public static final double OVER_NEW_SHARE = 1.05;
 
     /// Capacity under this share of rated means a wrong cut-off or a dying cell.
     public static final double FAR_UNDER_RATING_SHARE = 0.30;
 
-    /// Resistance over which a cell is poor for most uses, in mΩ.
-    public static final double POOR_MILLIOHMS = 120;
+    /// Resistance over which a cell is poor for most uses, in mΩ: at 1 kHz, and by direct current,
+    /// which sees a third more and the contacts as well (common practice).
+    private static final double POOR_AC_MILLIOHMS = 120;
+
+    private static final double POOR_DC_MILLIOHMS = 160;
 
     private static final double LEAST_MILLIOHMS = 5;
     private static final double CHANGED_SHARE = 0.10;
@@ -36,10 +41,18 @@ public final class OddValues {
                 : Optional.of(judged.reasons().get(0));
     }
 
+    /// Resistance over which a cell is poor for most uses, in mΩ.
+    public static double poorMilliohms(ResistanceMethod method) {
+        return switch (method) {
+            case AC_1_KHZ -> POOR_AC_MILLIOHMS;
+            case DC -> POOR_DC_MILLIOHMS;
+        };
+    }
+
     /// What is odd about a resistance in mΩ.
-    public static Optional<Reason> resistance(double milliohms) {
-        if (milliohms > POOR_MILLIOHMS)
-            return Optional.of(Reason.of(Rule.RESISTANCE_HIGH, milliohms, POOR_MILLIOHMS));
+    public static Optional<Reason> resistance(double milliohms, ResistanceMethod method) {
+        double poor = poorMilliohms(method);
+        if (milliohms > poor) return Optional.of(Reason.of(Rule.RESISTANCE_HIGH, milliohms, poor));
         if (milliohms < LEAST_MILLIOHMS)
             return Optional.of(
                     new Reason(
@@ -54,10 +67,11 @@ public final class OddValues {
     public static Optional<Reason> capacity(
             double milliampHours, Optional<CellModel> model, OptionalDouble lastMilliampHours) {
         if (model.isPresent()) {
-            double share = milliampHours / model.get().ratedMinimumMilliampHours();
-            if (share > OVER_RATING_SHARE)
+            double ofNew = milliampHours / model.get().ratedNominalMilliampHours();
+            if (ofNew > OVER_NEW_SHARE)
                 return Optional.of(
-                        Reason.of(Rule.CAPACITY_OVER_RATING, 100 * share, 100 * OVER_RATING_SHARE));
+                        Reason.of(Rule.CAPACITY_OVER_RATING, 100 * ofNew, 100 * OVER_NEW_SHARE));
+            double share = milliampHours / model.get().ratedMinimumMilliampHours();
             if (share < FAR_UNDER_RATING_SHARE)
                 return Optional.of(
                         Reason.of(

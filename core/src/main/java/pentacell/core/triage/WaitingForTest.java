@@ -17,13 +17,13 @@ import pentacell.core.state.WorkshopState;
 /// A cell that waits for its capacity test, and how it is to be charged.
 ///
 /// @param cell the cell
-/// @param chemistry chemistry it is charged as
+/// @param chemistry chemistry it is judged as
 /// @param instruction what happens to it next
 public record WaitingForTest(CellRecord cell, Chemistry chemistry, Instruction instruction) {
 
     /// The instruction in words.
     public String words() {
-        return instruction.words(chemistry);
+        return instruction.words();
     }
 
     /// Every cell that waits for its capacity test: first voltage read, good enough by its school,
@@ -42,8 +42,7 @@ public record WaitingForTest(CellRecord cell, Chemistry chemistry, Instruction i
                         || cell.blemishes().stream().anyMatch(each -> each.work().isEmpty());
         if (isOut || cell.firstVolts().isEmpty() || cell.milliampHours().isPresent())
             return Optional.empty();
-        Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
-        Chemistry chemistry = CellModel.chemistryOf(model);
+        Chemistry chemistry = KnownChemistry.of(cell, state).orElse(Chemistry.NMC);
         BandSchool policy = Schools.of(state).bands(chemistry);
         IntakeVerdict verdict = Triage.judge(cell.firstVolts().getAsDouble(), policy).verdict();
         boolean byHand = cell.isDecided(Decision.USE);
@@ -57,11 +56,18 @@ public record WaitingForTest(CellRecord cell, Chemistry chemistry, Instruction i
     public static WaitingForTest after(
             IntakeVerdict verdict, CellRecord cell, WorkshopState state) {
         Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
-        Chemistry chemistry = CellModel.chemistryOf(model);
+        Optional<Chemistry> known = KnownChemistry.of(cell, state);
+        Chemistry chemistry = known.orElse(Chemistry.NMC);
         Schools schools = Schools.of(state);
         return new WaitingForTest(
                 cell,
                 chemistry,
-                Instruction.of(verdict, model, schools.bands(chemistry), schools.hold()));
+                Instruction.of(
+                        verdict,
+                        model,
+                        known,
+                        schools.bands(chemistry),
+                        schools.hold(),
+                        cell.isUnder(chemistry.endVolts())));
     }
 }

@@ -53,7 +53,8 @@ final class GraderTest {
         "3.6, 1599, OUT",
         // 80 % of rated is kept: common practice
         "3.6, 1600, FIT",
-        "2.2, 1900, RESCUED",
+        // a typed capacity alone does not let a rescued cell into a pack
+        "2.2, 1900, UNDER_TEST",
         ", 1900, FIT"
     })
     void aCellStandsByFirstVoltageThenByHealth(
@@ -67,6 +68,30 @@ final class GraderTest {
         Judged<Standing> judged = judge(facts);
         assertEquals(standing, judged.verdict());
         assertTrue(!judged.reasons().isEmpty(), "every judgement has a reason");
+    }
+
+    @Test
+    void theRescuedMarkStaysWhoeverLetsTheCellThrough() {
+        List<CellFact> facts = new ArrayList<>();
+        facts.add(new CellFact.VoltageRead(ID, 2.2));
+        facts.add(new CellFact.CapacityMeasured(ID, 1900, TestConditions.NOT_STATED));
+        facts.add(new CellFact.CellDecided(ID, Decision.USE, "held for a year"));
+        Judged<Standing> judged = judge(facts);
+        assertEquals(Standing.RESCUED, judged.verdict());
+        assertTrue(
+                judged.reasons().stream()
+                        .anyMatch(reason -> reason.rule() == Rule.WAS_DEEPLY_DISCHARGED));
+    }
+
+    @Test
+    void aReversedReadingIsNoFirstVoltage() {
+        List<CellFact> facts = new ArrayList<>();
+        facts.add(new CellFact.VoltageRead(ID, -3.4));
+        assertEquals(Standing.UNKNOWN, judge(facts).verdict());
+        facts.add(new CellFact.VoltageRead(ID, 3.4));
+        assertEquals(Standing.UNDER_TEST, judge(facts).verdict());
+        // noise about 0 V is a dead cell
+        assertEquals(Standing.OUT, judge(List.of(new CellFact.VoltageRead(ID, -0.02))).verdict());
     }
 
     @Test

@@ -45,10 +45,16 @@ final class DiagnoseTest {
                 "4.10 3.98 3.87 4.08      | DRIFTED           | 2 3   | REPAIR",
                 "3.90 4.31 3.92           | OVERCHARGED_GROUP | 2     | HARVEST",
                 "3.85 0.0 3.86            | LOW_GROUP         | 2     | HARVEST",
-                "1.50 1.52 1.49           | ALL_LOW           | 1 2 3 | HARVEST",
+                "1.50 1.52 1.49           | ALL_LOW           | 1 2 3 | REPAIR",
+                // far down 0.6 V are hardly any charge: the pack is low, not one group
+                "2.10 2.70 2.70           | ALL_LOW           | 1 2 3 | REPAIR",
+                "1.10 2.70 2.70           | ALL_LOW           | 1 2 3 | HARVEST",
+                "0.80 0.82 0.79 0.81      | ALL_LOW           | 1 2 3 4 | REPAIR",
+                "0.30 0.28 0.31           | DEAD_GROUPS       | 1 2 3 | SCRAP",
+                "4.07 3.81 3.79 4.02 3.78 | DRIFTED           | 2 3 5 | REPAIR",
                 "3.95 3.55                | LOW_GROUP         | 2     | REPAIR",
                 "3.7                      | HEALTHY           |       | USE",
-                "3.60 3.62 3.61 4.02      | DRIFTED           | 4     | REPAIR",
+                "3.60 3.62 3.61 4.02      | DRIFTED           | 1 2 3 | REPAIR",
             })
     void readingsAreNamedByTheirSignature(
             String volts, Signature signature, String groups, Advice advice) {
@@ -68,6 +74,9 @@ final class DiagnoseTest {
                 "3.30 3.08 3.31 3.30 | LOW_GROUP         | 2 ",
                 "3.30 3.30 3.98 3.31 | OVERCHARGED_GROUP | 3 ",
                 "3.33 3.29 3.25 3.33 | DRIFTED           | 2 3",
+                // 30 % and 70 % of charge on the rest curve
+                "3.318 3.262 3.318   | DRIFTED           | 2",
+                "3.315 3.315 3.265   | DRIFTED           | 3",
                 "2.31 2.30 2.33      | ALL_LOW           | 1 2 3"
             })
     void lfpIsJudgedByItsOwnLimits(String volts, Signature signature, String groups) {
@@ -84,6 +93,7 @@ final class DiagnoseTest {
                 "3.92 -3.90 3.91      |        |   | GROUP_REVERSED    | 2",
                 "3.92 7.81 3.91       |        |   | READ_ACROSS_TWO   | 2",
                 "3.92 7.83 11.74      |        |   | READ_AS_TAPS      | 1 2 3",
+                "2.4 4.8 7.2          |        |   | READ_AS_TAPS      | 1 2 3",
                 "4.05 4.05 4.02       | 11.47  |   | SUM_DISAGREES     | 1 2",
                 "3.90 3.92 3.91       | 15.62  |   | SUM_DISAGREES     | 1 2 3",
                 "3.90 3.92 3.91       | -11.73 |   | SUM_DISAGREES     | 1 2 3",
@@ -95,6 +105,7 @@ final class DiagnoseTest {
         PackReadings readings =
                 new PackReadings(
                         Chemistry.NMC,
+                        true,
                         list(volts),
                         series == null ? OptionalInt.empty() : OptionalInt.of(series),
                         pack == null ? OptionalDouble.empty() : OptionalDouble.of(pack),
@@ -155,6 +166,79 @@ final class DiagnoseTest {
                 Signature.BOARD_DEAD, judge("3.70 3.71 3.70", refuses, Schools.USUAL).signature());
         assertEquals(
                 Signature.HEALTHY, judge("4.15 4.16 4.15", refuses, Schools.USUAL).signature());
+    }
+
+    @Test
+    void fourLfpGroupsThatRestFullMayRefuseTheChargerRightly() {
+        Set<WarningSign> refuses = EnumSet.of(WarningSign.CHARGER_REFUSES);
+        for (double volts : new double[] {3.33, 3.34, 3.40})
+            assertEquals(
+                    Signature.HEALTHY,
+                    Diagnose.pack(lfp(Collections.nCopies(4, volts), refuses), Schools.USUAL)
+                            .signature());
+        assertEquals(
+                Signature.BOARD_DEAD,
+                Diagnose.pack(lfp(Collections.nCopies(4, 3.28), refuses), Schools.USUAL)
+                        .signature());
+    }
+
+    private static PackReadings lfp(List<Double> volts, Set<WarningSign> signs) {
+        return new PackReadings(
+                Chemistry.LFP,
+                true,
+                volts,
+                OptionalInt.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                signs);
+    }
+
+    @Test
+    void aBoardIsWokenBeforeItIsCalledDead() {
+        assertTrue(hasReason(judge("3.90 3.92 3.91", 11.73, 0.3), Rule.WAKE_BOARD_FIRST));
+    }
+
+    @Test
+    void deadGroupsAreNamedBesideOverchargedOnes() {
+        Diagnosis diagnosis = Diagnose.pack(readings("0.0 4.40 0.0 4.41 0.0"), Schools.USUAL);
+        assertEquals(
+                3,
+                diagnosis.reasons().stream()
+                        .filter(each -> each.rule() == Rule.GROUP_DEAD)
+                        .count());
+    }
+
+    /// The strict school recycles what the others bring up slowly.
+    @ParameterizedTest
+    @CsvSource({
+        "0.80, STRICT, SCRAP",
+        "0.80, USUAL, REPAIR",
+        "0.80, RESCUE, REPAIR",
+        "1.50, STRICT, SCRAP",
+        "1.50, USUAL, REPAIR",
+        "2.70, STRICT, SCRAP"
+    })
+    void theSchoolDecidesOnAPackThatSankTogether(double volts, String school, Advice advice) {
+        Schools schools =
+                Schools.USUAL.with(
+                        switch (school) {
+                            case "STRICT" -> BandSchool.STRICT_NMC;
+                            case "RESCUE" -> BandSchool.RESCUE_NMC;
+                            default -> BandSchool.USUAL_NMC;
+                        });
+        PackReadings ten = PackReadings.of(Chemistry.NMC, Collections.nCopies(10, volts));
+        Diagnosis diagnosis = Diagnose.pack(ten, schools);
+        assertEquals(Signature.ALL_LOW, diagnosis.signature());
+        assertEquals(advice, diagnosis.advice());
+        assertEquals(
+                advice == Advice.REPAIR,
+                hasReason(diagnosis, Rule.DEEP_PACK_IS_PROVED)
+                        && Repair.plans(ten, diagnosis, OptionalDouble.of(4), 2, schools).size()
+                                == 10);
+    }
+
+    private static boolean hasReason(Diagnosis diagnosis, Rule rule) {
+        return diagnosis.reasons().stream().anyMatch(each -> each.rule() == rule);
     }
 
     @Test
@@ -262,6 +346,7 @@ final class DiagnoseTest {
         return Diagnose.pack(
                 new PackReadings(
                         Chemistry.NMC,
+                        true,
                         list(volts),
                         OptionalInt.empty(),
                         OptionalDouble.of(pack),
@@ -274,6 +359,7 @@ final class DiagnoseTest {
         return Diagnose.pack(
                 new PackReadings(
                         Chemistry.NMC,
+                        true,
                         list(volts),
                         OptionalInt.empty(),
                         OptionalDouble.empty(),

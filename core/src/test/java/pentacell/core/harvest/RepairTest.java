@@ -7,6 +7,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -84,6 +86,66 @@ final class RepairTest {
         assertEquals(amps, plan.limitAmps(), 1e-9);
     }
 
+    /// 40 Ah of four cells side by side, from 6 % to the level of its sisters: the taper takes most
+    /// of it, for the curve is nearly flat. Followed second by second.
+    @Test
+    void theTaperOfAFlatCurveIsFollowedAllTheWay() {
+        PackReadings readings = PackReadings.of(Chemistry.LFP, List.of(3.31, 3.10, 3.31, 3.31));
+        RepairPlan plan =
+                Repair.plans(
+                                readings,
+                                Diagnose.pack(readings, Schools.USUAL),
+                                OptionalDouble.of(40),
+                                4,
+                                Schools.USUAL)
+                        .get(0);
+        assertEquals(3.31, plan.setVolts(), 1e-9);
+        RestCurve curve = RestCurve.of(Chemistry.LFP);
+        double share = curve.share(3.10);
+        double amps = plan.limitAmps();
+        double ampHours = 0;
+        int seconds = 0;
+        while (amps > plan.stopAmps()) {
+            amps = Math.min(plan.limitAmps(), (3.31 - curve.volts(share)) / (0.10 / 4));
+            ampHours += amps / 3600;
+            share += amps / 3600 / 40;
+            seconds++;
+        }
+        assertEquals(ampHours, plan.ampHours().orElseThrow(), 0.02 * ampHours);
+        assertEquals(22.7, plan.ampHours().orElseThrow(), 0.2);
+        assertEquals(seconds / 3600.0, plan.chargeHours().orElseThrow(), 0.02 * seconds / 3600);
+    }
+
+    @Test
+    void anLfpPackIsNotAskedToRestWhereNoLfpCellRests() {
+        PackReadings readings = PackReadings.of(Chemistry.LFP, List.of(2.31, 2.30, 2.33));
+        RepairPlan plan =
+                Repair.plans(
+                                readings,
+                                Diagnose.pack(readings, Schools.USUAL),
+                                OptionalDouble.of(5),
+                                2,
+                                Schools.USUAL)
+                        .get(0);
+        assertEquals(3.45, plan.setVolts(), 1e-9);
+        assertEquals(3.33, plan.passVolts(), 1e-9);
+    }
+
+    @Test
+    void aGroupOfUnknownChemistryIsNotChargedOverWhatBothBear() {
+        PackReadings low =
+                new PackReadings(
+                        Chemistry.NMC,
+                        false,
+                        List.of(2.31, 2.30, 2.33),
+                        OptionalInt.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        Set.of());
+        Repair.plans(low, Diagnose.pack(low, Schools.USUAL), OptionalDouble.of(5), 2, Schools.USUAL)
+                .forEach(plan -> assertEquals(3.60, plan.setVolts(), 1e-9));
+    }
+
     @Test
     void withoutACapacityTheTimeIsNotInvented() {
         RepairPlan plan = plans("4.05 3.40 4.05", OptionalDouble.empty(), 1).get(0);
@@ -109,7 +171,8 @@ final class RepairTest {
     void aGroupHoldsOrFallsByItsReadingAfterTheWait(int hours, double volts, Hold hold) {
         DonorRecord.Charge charge = charged(hours, volts);
         Instant now = charge.readAgain().get(0).at();
-        assertEquals(hold, Repair.hold(charge, RepairSchool.REPAIR_FIRST, now).verdict());
+        assertEquals(
+                hold, Repair.hold(charge, Chemistry.NMC, RepairSchool.REPAIR_FIRST, now).verdict());
     }
 
     @Test
@@ -118,8 +181,10 @@ final class RepairTest {
         Instant due = Repair.dueAt(charge, RepairSchool.REPAIR_FIRST);
         assertEquals(Duration.ofHours(24), Duration.between(Journal.BEGIN, due));
         RepairSchool policy = RepairSchool.REPAIR_FIRST;
-        assertEquals(Hold.WAITS, Repair.hold(charge, policy, due.minusSeconds(1)).verdict());
-        assertEquals(Hold.DUE, Repair.hold(charge, policy, due).verdict());
+        assertEquals(
+                Hold.WAITS,
+                Repair.hold(charge, Chemistry.NMC, policy, due.minusSeconds(1)).verdict());
+        assertEquals(Hold.DUE, Repair.hold(charge, Chemistry.NMC, policy, due).verdict());
     }
 
     private static DonorRecord.Charge charged(int hours, double volts) {

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Duration;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -11,18 +12,28 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.Journal;
+import pentacell.core.bay.Bay;
 import pentacell.core.cell.Blemish;
 import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CatalogueFact;
 import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.RunFact;
 import pentacell.core.cell.TestConditions;
+import pentacell.core.donor.Donor;
+import pentacell.core.donor.DonorFact;
 import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
+import pentacell.core.judgement.Rule;
+import pentacell.core.schedule.TestQueue;
 import pentacell.core.school.BandSchool;
 import pentacell.core.school.IntakeVerdict;
 import pentacell.core.school.SchoolFact;
@@ -63,6 +74,51 @@ final class AfterFirstLookTest {
         assertEquals(IntakeVerdict.SLOW_CHARGE_WATCHED, byHand.instruction().verdict());
     }
 
+    /// A charge to 4.20 V destroys what turns out to be iron phosphate.
+    @Test
+    void aCellOfUnknownChemistryIsNotChargedFull() {
+        CellId unknown = new CellId("X07-01");
+        Journal journal =
+                new Journal()
+                        .log(new CellFact.CellNamed(unknown, Optional.of("X07"), Optional.empty()))
+                        .log(new CellFact.VoltageRead(unknown, 3.31));
+        WaitingForTest waiting = last(WaitingForTest.of(journal.state()));
+        assertEquals(3.60, waiting.instruction().chargeVolts().orElseThrow());
+        assertEquals(
+                "name its model first; until then 1.00 A to 3.60 V at most",
+                waiting.words().replace('\u00a0', ' '));
+        assertEquals(Rule.CHEMISTRY_UNKNOWN, LookTwice.of(journal.state()).get(0).reason().rule());
+        assertFalse(
+                TestQueue.of(journal.state())
+                        .suits(
+                                waiting,
+                                new Bay("Charger A", 1, 1, 1, EnumSet.allOf(Chemistry.class))));
+        // its donor's label tells the chemistry as well
+        journal.log(new DonorFact.DonorAdded(Donor.of("X07", "", "Known", "")));
+        journal.model("Known", Chemistry.LFP, 1500);
+        assertEquals(
+                3.65,
+                last(WaitingForTest.of(journal.state())).instruction().chargeVolts().orElseThrow());
+    }
+
+    @Test
+    void aModelOfALowerLimitIsChargedToThat() {
+        Journal journal = new Journal();
+        journal.log(
+                new CatalogueFact.ModelDefined(
+                        new CellModel(
+                                "Old 20",
+                                CellFormat.parse("18650").orElseThrow(),
+                                Chemistry.NMC,
+                                2000,
+                                2000,
+                                new CellLimits(4.10, 3.0, 1, 2))));
+        journal.cell("A01-01", "Old 20", "", 3.7);
+        assertEquals(
+                "1.00 A to 4.10 V, capacity, hold 7 days",
+                last(WaitingForTest.of(journal.state())).words().replace('\u00a0', ' '));
+    }
+
     @Test
     void anotherSchoolSaysWhichCellsChange() {
         WorkshopState state = workshop().state();
@@ -79,7 +135,12 @@ final class AfterFirstLookTest {
     void aSchoolRejudgesAllButTheRescuedMarkStaysForLife() {
         Journal journal = workshop();
         journal.log(new CellFact.CapacityMeasured(DEEP, 2000, TestConditions.NOT_STATED));
-        journal.log(new CellFact.VoltageRead(DEEP, 4.18));
+        journal.log(new RunFact.HoldBegan(DEEP, 7)).wait(Duration.ofHours(13));
+        journal.log(new CellFact.VoltageRead(DEEP, 4.18)).wait(Duration.ofDays(7));
+        journal.log(new CellFact.VoltageRead(DEEP, 4.17));
+        assertEquals(Standing.UNDER_TEST, standing(journal, DEEP), "rescued: three weeks");
+        journal.wait(Duration.ofDays(14));
+        journal.log(new CellFact.VoltageRead(DEEP, 4.16));
         assertEquals(Standing.RESCUED, standing(journal, DEEP));
         JudgedStock before = JudgedStock.of(journal.state());
         journal.log(new SchoolFact.BandsChosen(BandSchool.STRICT_NMC));

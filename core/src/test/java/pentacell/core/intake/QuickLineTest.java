@@ -67,6 +67,8 @@ final class QuickLineTest {
                 "HB03-07 3.68 56 2143      | HB03-07 | 3.68 V 56 R 2143 C",
                 "HB03-07 3,68 56,2 2143    | HB03-07 | 3.68 V 56.2 R 2143 C",
                 "HB03-07 2143 3.68v 56m    | HB03-07 | 2143 C 3.68 V 56 R",
+                "HB03-07 3.68 56dc 2143    | HB03-07 | 3.68 V 56 D 2143 C",
+                "HB03-07 0.056ohmDC        | HB03-07 | 56 D",
                 "HB03-07 3680mV 56.2mΩ 2.143Ah | HB03-07 | 3.68 V 56.2 R 2143 C",
                 "HB03-07 56mohm            | HB03-07 | 56 R",
                 "3.68                      | HB03-06 | 3.68 V",
@@ -194,7 +196,9 @@ final class QuickLineTest {
     private static String written(CellFact fact) {
         return switch (fact) {
             case CellFact.VoltageRead read -> number(read.volts()) + " V";
-            case CellFact.ResistanceRead read -> number(read.milliohms()) + " R";
+            case CellFact.ResistanceRead read ->
+                    number(read.milliohms())
+                            + (read.method() == CellFact.ResistanceMethod.DC ? " D" : " R");
             case CellFact.CapacityMeasured measured -> number(measured.milliampHours()) + " C";
             case CellFact.CellNoted noted -> "note";
             case CellFact.CellNamed named -> "named";

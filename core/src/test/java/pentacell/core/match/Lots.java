@@ -15,6 +15,10 @@ final class Lots {
 
     /// Cells of the given capacities, without any other reading.
     static List<Candidate> ofCapacities(int... milliampHours) {
+        return ofCapacities(IntStream.of(milliampHours).asDoubleStream().toArray());
+    }
+
+    static List<Candidate> ofCapacities(double... milliampHours) {
         return IntStream.range(0, milliampHours.length)
                 .mapToObj(i ->
                         cell("C" + (i + 1), milliampHours[i], OptionalDouble.empty(), "M", "D"))
@@ -52,7 +56,8 @@ final class Lots {
                 donor,
                 Optional.of(Chemistry.NMC),
                 OptionalDouble.of(2200),
-                "");
+                "",
+                false);
     }
 
     static MatchResult matched(MatchOutcome outcome) {

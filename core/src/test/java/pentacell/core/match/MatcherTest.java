@@ -46,6 +46,20 @@ final class MatcherTest {
         assertEquals(Ending.PROVEN_BEST, result.ending());
     }
 
+    /// A bound that was rounded could be beaten by the figures themselves.
+    @ParameterizedTest
+    @ValueSource(doubles = {2000, 2000.4, 2000.04, 2000.004})
+    void noFigureBeatsItsBound(double capacity) {
+        MatchResult result =
+                Lots.matched(
+                        Matcher.match(
+                                Lots.ofCapacities(capacity, capacity, capacity, capacity),
+                                MatchRules.of(2, 2, Selection.STRONGEST),
+                                EFFORT));
+        assertEquals(2 * capacity, result.figures().usableMilliampHours(), 1e-6);
+        assertEquals(2 * capacity, result.bounds().usableMilliampHours(), 1e-6);
+    }
+
     @ParameterizedTest
     @EnumSource(Selection.class)
     void everyCellIsUsedOnceAndEveryLimitIsKept(Selection selection) {
@@ -187,7 +201,8 @@ final class MatcherTest {
                             "DL",
                             Optional.of(pentacell.core.cell.Chemistry.LFP),
                             OptionalDouble.of(3000),
-                            ""));
+                            "",
+                            false));
         }
         MatchResult result =
                 Lots.matched(Matcher.match(lot, MatchRules.of(4, 5, Selection.STRONGEST), EFFORT));

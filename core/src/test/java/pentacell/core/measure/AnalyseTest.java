@@ -191,6 +191,45 @@ final class AnalyseTest {
         assertOdd(Oddity.TIME_GAP, hole.log(), AnalysisSettings.NONE.endingAt(3.0));
     }
 
+    /// Charged to {0} V: over the limit or not; a cell that gives its charge at 3.2 V is iron
+    /// phosphate, whoever did not say so.
+    @ParameterizedTest
+    @CsvSource({
+        "4.20, 3.6, false",
+        "4.22, 3.6, false",
+        "4.35, 3.6, true",
+        "3.65, 3.2, false",
+        "3.70, 3.2, true",
+        "3.75, 3.2, true"
+    })
+    void aChargeOverTheLimitIsNamed(double chargeVolts, double middle, boolean isNamed) {
+        SampleLog log =
+                new Logs()
+                        .stretch(3600, 10, 0.5, line(3.3, chargeVolts, 3590))
+                        .stretch(600, 10, 0, t -> Math.min(chargeVolts, middle + 0.4))
+                        .stretch(3600, 10, -0.5, line(middle + 0.1, middle - 0.1, 3590))
+                        .stretch(600, 10, -0.5, line(middle - 0.1, 2.5, 590))
+                        .log();
+        assertEquals(
+                isNamed,
+                Analyse.log(log, AnalysisSettings.NONE.endingAt(2.5)).anomalies().stream()
+                        .anyMatch(each -> each.kind() == Oddity.OVERCHARGED));
+    }
+
+    /// The current of the ladder is that of the discharge: a short pulse at 3 A is not.
+    @Test
+    void theHeatIsOfTheDischarge() {
+        SampleLog.Builder builder = new SampleLog.Builder();
+        for (int t = 0; t <= 7200; t += 10)
+            builder.add(
+                    t,
+                    4.1 - 1.1 * t / 7200,
+                    t < 600 ? 1.5 : t < 700 ? 0 : t < 710 ? -3 : -0.5,
+                    22 + 14.0 * t / 7200);
+        Heat heat = Analyse.log(builder.build(), AnalysisSettings.NONE).heat().orElseThrow();
+        assertEquals(0.5, heat.amps(), 0.01);
+    }
+
     @Test
     void aHotCanIsNamed() {
         SampleLog.Builder builder = new SampleLog.Builder();

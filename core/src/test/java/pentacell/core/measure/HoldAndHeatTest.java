@@ -13,12 +13,16 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.Chapters;
 import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellLimits;
+import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.RunFact;
 import pentacell.core.journal.Act;
+import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Entry;
 import pentacell.core.journal.Fact;
 import pentacell.core.school.HoldSchool;
@@ -30,6 +34,7 @@ final class HoldAndHeatTest {
 
     private final List<Act> acts = new ArrayList<>();
     private long sequence;
+    private Optional<CellModel> model = Optional.empty();
 
     private void log(double hours, Fact fact) {
         acts.add(
@@ -45,7 +50,7 @@ final class HoldAndHeatTest {
     }
 
     private HoldTest hold() {
-        return HoldTest.of(cell(), HoldSchool.WEEK).orElseThrow();
+        return HoldTest.of(cell(), model, HoldSchool.WEEK).orElseThrow();
     }
 
     /// Limits by common practice: up to 30 mV a week fine, over 100 mV out, between extend.
@@ -90,6 +95,108 @@ final class HoldAndHeatTest {
         assertEquals(HoldTest.Verdict.EXTEND, hold().verdict());
         log(12 + 336, new CellFact.VoltageRead(ID, 4.11));
         assertEquals(HoldTest.Verdict.OUT, hold().verdict());
+    }
+
+    private static CellModel lfp() {
+        return CellModel.rated(
+                "Quill F15", CellFormat.parse("18650").orElseThrow(), Chemistry.LFP, 1500);
+    }
+
+    /// The plateau of LFP hides the charge: 20 mV are a quarter of it, and nothing passes there.
+    @ParameterizedTest(name = "{0} V, {1} V a week later: {2}")
+    @CsvSource({
+        "3.420, 3.345, FINE",
+        "3.360, 3.350, FINE",
+        "3.335, 3.333, UNTOLD",
+        "3.400, 3.338, UNTOLD",
+        "3.335, 3.315, OUT",
+        "3.345, 3.290, OUT",
+        "3.300, 3.299, OUT"
+    })
+    void ironPhosphateIsJudgedByTheChargeItLost(
+            double first, double after, HoldTest.Verdict expected) {
+        model = Optional.of(lfp());
+        log(0, new RunFact.HoldBegan(ID, 7));
+        log(13, new CellFact.VoltageRead(ID, first));
+        log(13 + 168, new CellFact.VoltageRead(ID, after));
+        assertEquals(expected, hold().verdict(), () -> hold().reasons().toString());
+    }
+
+    @ParameterizedTest(name = "full at {0} V, settled at {1} V: out {2}")
+    @CsvSource({"4.20, 3.30, true", "4.20, 4.00, true", "4.20, 4.08, false", "4.10, 3.99, false"})
+    void afterAFullChargeItMustStandNearFull(double limit, double first, boolean isOut) {
+        model =
+                Optional.of(
+                        new CellModel(
+                                "Quill Q22",
+                                CellFormat.parse("18650").orElseThrow(),
+                                Chemistry.NMC,
+                                2000,
+                                2100,
+                                new CellLimits(limit, 2.75, 1, 2)));
+        log(0, new CellFact.VoltageRead(ID, 4.18));
+        log(1, new RunFact.HoldBegan(ID, 7));
+        log(14, new CellFact.VoltageRead(ID, first));
+        assertEquals(isOut ? HoldTest.Verdict.OUT : HoldTest.Verdict.LYING, hold().verdict());
+    }
+
+    @Test
+    void whatItMayLoseGrowsWithTheTime() {
+        log(0, new RunFact.HoldBegan(ID, 21));
+        log(13, new CellFact.VoltageRead(ID, 4.180));
+        // 28 mV a week
+        log(13 + 26 * 24, new CellFact.VoltageRead(ID, 4.075));
+        assertEquals(HoldTest.Verdict.FINE, hold().verdict(), () -> hold().reasons().toString());
+    }
+
+    @Test
+    void tooMuchInTwoDaysNeedsNoWeek() {
+        log(0, new RunFact.HoldBegan(ID, 7));
+        log(13, new CellFact.VoltageRead(ID, 4.18));
+        log(13 + 48, new CellFact.VoltageRead(ID, 4.06));
+        assertEquals(HoldTest.Verdict.OUT, hold().verdict());
+    }
+
+    @Test
+    void aHoldThatWasPassedIsClosed() {
+        log(0, new RunFact.HoldBegan(ID, 7));
+        log(13, new CellFact.VoltageRead(ID, 4.18));
+        log(13 + 168, new CellFact.VoltageRead(ID, 4.17));
+        log(13 + 700, new CellFact.VoltageRead(ID, 3.70));
+        assertEquals(HoldTest.Verdict.FINE, hold().verdict(), "stored half full later");
+    }
+
+    @Test
+    void whatIsReadInAnotherTestIsNoHoldReading() {
+        log(0, new RunFact.HoldBegan(ID, 7));
+        log(13, new CellFact.VoltageRead(ID, 4.18));
+        log(40, new RunFact.RunStarted(ID, "R2", "Charger A · 1", ""));
+        log(60, new CellFact.VoltageRead(ID, 3.40));
+        assertEquals(HoldTest.Verdict.LYING, hold().verdict());
+    }
+
+    @Test
+    void aCorrectedReadingKeepsItsTime() {
+        log(0, new CellFact.VoltageRead(ID, 3.21));
+        log(5, new RunFact.HoldBegan(ID, 7));
+        log(30, new Amendment.EntryCorrected(1, new CellFact.VoltageRead(ID, 3.12)));
+        assertEquals(HoldTest.Verdict.SETTLING, hold().verdict(), "it was read before the hold");
+    }
+
+    @Test
+    void aRescuedCellLiesLongerAlsoWhenThatIsLearntLater() {
+        log(0, new RunFact.HoldBegan(ID, 7));
+        log(13, new CellFact.VoltageRead(ID, 4.18));
+        log(13 + 168, new CellFact.VoltageRead(ID, 4.17));
+        assertEquals(HoldTest.Verdict.FINE, hold().verdict());
+        acts.clear();
+        log(0, new CellFact.VoltageRead(ID, 2.1));
+        log(10, new RunFact.HoldBegan(ID, 7));
+        log(23, new CellFact.VoltageRead(ID, 4.18));
+        log(23 + 168, new CellFact.VoltageRead(ID, 4.17));
+        assertEquals(HoldTest.Verdict.LYING, hold().verdict());
+        log(23 + 21 * 24, new CellFact.VoltageRead(ID, 4.16));
+        assertEquals(HoldTest.Verdict.FINE, hold().verdict());
     }
 
     @Test

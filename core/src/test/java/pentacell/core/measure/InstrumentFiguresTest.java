@@ -24,13 +24,18 @@ final class InstrumentFiguresTest {
     private static final CellId REFERENCE = new CellId("REF-1");
 
     static CellFact measured(CellId cell, String bay, double milliampHours) {
+        return measured(cell, bay, milliampHours, 1, 3);
+    }
+
+    private static CellFact measured(
+            CellId cell, String bay, double milliampHours, double amps, double endVolts) {
         return new CellFact.CapacityMeasured(
                 cell,
                 milliampHours,
                 new TestConditions(
                         OptionalDouble.of(4.2),
-                        OptionalDouble.of(1),
-                        OptionalDouble.of(3),
+                        OptionalDouble.of(amps),
+                        OptionalDouble.of(endVolts),
                         OptionalDouble.empty(),
                         OptionalDouble.empty(),
                         OptionalDouble.empty(),
@@ -58,6 +63,22 @@ final class InstrumentFiguresTest {
         assertEquals(1, figures.of("nowhere").gain());
         assertEquals(List.of(REFERENCE), InstrumentFigures.references(journal.state()));
         assertEquals(InstrumentFigures.USUAL_REPEATABILITY, figures.repeatability());
+    }
+
+    /// At 0.2 A to 2.5 V a cell gives more than at 1 A to 3.0 V: that is no gain of a bay.
+    @Test
+    void onlyRunsMadeAlikeAreCompared() {
+        Journal journal = new Journal();
+        journal.log(new RunFact.ReferenceChosen(REFERENCE, RunFact.Reference.YES));
+        journal.log(
+                measured(REFERENCE, "Charger A · 1", 2000, 1, 3),
+                measured(REFERENCE, "Charger A · 1", 2180, 0.2, 2.5),
+                measured(REFERENCE, "Charger A · 2", 2180, 0.2, 2.5),
+                measured(REFERENCE, "Charger A · 3", 1980, 0.98, 3.01));
+        InstrumentFigures figures = InstrumentFigures.of(journal.state());
+        assertEquals(1, figures.of("Charger A · 2").gain(), 1e-9);
+        assertEquals(1990.0 / 1980, figures.of("Charger A · 3").gain(), 1e-9);
+        assertEquals(0, figures.repeats(), "nothing was done twice");
     }
 
     /// NIST StRD, univariate, NumAcc1 (10000001, 10000003, 10000002: certified standard deviation

@@ -61,6 +61,16 @@ final class PlannerTest {
         assertEquals(9, hours(plan.earliest()), "and that is proven");
     }
 
+    /// 120 tests of about 11 h in four bays that are loaded from 9 to 17 h: one a day in each.
+    @Test
+    void theBoundKnowsTheHoursWhenSomebodyIsThere() {
+        BenchHours office = BenchHours.everyDay(new Span(9, 17));
+        double[] hours = new Random(4).doubles(120, 10.5, 12).toArray();
+        TestPlan plan = Planner.plan(jobs(4, hours), bays(4), office, NOW, SHELF);
+        double wait = hours(plan.finish()) - hours(plan.earliest());
+        assertTrue(wait >= 0 && wait < 36, () -> "bound " + wait + " h before the plan's end");
+    }
+
     @ParameterizedTest
     @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
     void aPlanIsNeverLaterThanTheListNorEarlierThanItsBound(int seed) {

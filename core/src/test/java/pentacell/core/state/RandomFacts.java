@@ -144,7 +144,8 @@ final class RandomFacts {
     }
 
     private Fact ofSchools() {
-        return switch (random.nextInt(4)) {
+        return switch (random.nextInt(5)) {
+            case 4 -> new SchoolFact.MeterChosen(pick(List.of(CellFact.ResistanceMethod.values())));
             case 0 ->
                     new SchoolFact.BandsChosen(
                             pick(BandSchool.shipped(pick(List.of(Chemistry.values())))));

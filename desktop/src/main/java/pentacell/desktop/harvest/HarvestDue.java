@@ -27,7 +27,8 @@ public final class HarvestDue {
         List<Waiting> waiting = new ArrayList<>();
         for (DonorRecord record : Donors.of(state).records().values())
             for (DonorRecord.Charge charge : record.charges()) {
-                Repair.Hold hold = Repair.hold(charge, school, now).verdict();
+                Repair.Hold hold =
+                        Repair.hold(charge, Repair.chemistry(record, state), school, now).verdict();
                 if (hold != Repair.Hold.WAITS && hold != Repair.Hold.DUE) continue;
                 Instant at = Repair.dueAt(charge, school);
                 String what =
@@ -41,7 +42,10 @@ public final class HarvestDue {
                                                         + When.WEEKDAY.words(
                                                                 at.atZone(ZoneId.systemDefault())),
                                         Quantity.VOLTAGE.text(
-                                                charge.volts() - school.passDropVolts()));
+                                                Repair.passVolts(
+                                                        charge,
+                                                        Repair.chemistry(record, state),
+                                                        school)));
                 waiting.add(new Waiting(at, new Due(what, Due.Urgency.TIMED)));
             }
         return waiting.stream()

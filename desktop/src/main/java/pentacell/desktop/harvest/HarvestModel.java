@@ -68,9 +68,7 @@ final class HarvestModel {
     }
 
     Chemistry chemistry(DonorRecord record) {
-        return record.donor()
-                .chemistry(Catalogue.of(desk.ledger().state()).model(record.donor().cellModel()))
-                .orElse(Chemistry.NMC);
+        return Repair.chemistry(record, desk.ledger().state());
     }
 
     Optional<PackReadings> readings(DonorRecord record) {
@@ -101,9 +99,19 @@ final class HarvestModel {
                 Schools.of(desk.ledger().state()));
     }
 
-    Repair.Hold hold(DonorRecord.Charge charge) {
-        return Repair.hold(charge, Schools.of(desk.ledger().state()).repair(), desk.now())
+    Repair.Hold hold(DonorRecord record, DonorRecord.Charge charge) {
+        return Repair.hold(
+                        charge,
+                        chemistry(record),
+                        Schools.of(desk.ledger().state()).repair(),
+                        desk.now())
                 .verdict();
+    }
+
+    /// What a charged group must still read after the wait, in V.
+    double passVolts(DonorRecord record, DonorRecord.Charge charge) {
+        return Repair.passVolts(
+                charge, chemistry(record), Schools.of(desk.ledger().state()).repair());
     }
 
     Instant dueAt(DonorRecord.Charge charge) {
@@ -128,7 +136,7 @@ final class HarvestModel {
                 case REPAIR, AS_ADVISED -> {}
             }
         for (DonorRecord.Charge charge : record.charges()) {
-            switch (hold(charge)) {
+            switch (hold(record, charge)) {
                 case DUE -> {
                     return Stage.TO_READ_AGAIN;
                 }

@@ -82,7 +82,7 @@ final class RepairPane extends VBox {
         cautions.show(computed.isEmpty() ? List.of() : List.of(Caution.CHARGING));
         if (record.isEmpty()) return;
         for (DonorRecord.Charge charge : record.get().charges())
-            plans.getChildren().add(charged(charge));
+            plans.getChildren().add(charged(record.get(), charge));
         for (RepairPlan plan : computed) plans.getChildren().add(plan(record.get(), plan));
         if (computed.isEmpty() && record.get().charges().isEmpty())
             plans.getChildren().add(sentence(whyNoPlan(record.get())));
@@ -130,10 +130,10 @@ final class RepairPane extends VBox {
         return label;
     }
 
-    private Node charged(DonorRecord.Charge charge) {
-        Repair.Hold hold = model.hold(charge);
+    private Node charged(DonorRecord record, DonorRecord.Charge charge) {
+        Repair.Hold hold = model.hold(record, charge);
         String due = When.WEEKDAY_AND_DAY.words(model.dueAt(charge).atZone(ZoneId.systemDefault()));
-        double pass = charge.volts() - Schools.of(desk.ledger().state()).repair().passDropVolts();
+        double pass = model.passVolts(record, charge);
         String words =
                 "Group %d came off the supply at %s. "
                                 .formatted(charge.group(), Quantity.VOLTAGE.text(charge.volts()))

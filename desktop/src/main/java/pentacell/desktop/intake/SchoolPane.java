@@ -13,6 +13,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.intake.SchoolChange;
 import pentacell.core.school.BandSchool;
@@ -29,6 +30,7 @@ final class SchoolPane extends VBox {
     private final Desk desk;
     private final ComboBox<Chemistry> chemistry = new ComboBox<>();
     private final ComboBox<BandSchool> school = new ComboBox<>();
+    private final ComboBox<ResistanceMethod> meter = new ComboBox<>();
     private final TextField name = new TextField();
     private final TextField bands = new TextField();
     private final Label effect = new Label();
@@ -70,7 +72,32 @@ final class SchoolPane extends VBox {
         name.setOnAction(enter -> saveCopy());
         bands.setOnAction(enter -> saveCopy());
         WhenShown.run(this, desk.ledger().stateProperty(), this::offer);
-        getChildren().addAll(chooser(), copier(), effect, changes);
+        getChildren().addAll(meterChooser(), chooser(), copier(), effect, changes);
+    }
+
+    /// A four-wire meter and a charger's own reading are two different things: said once here, and
+    /// `56ac` or `56dc` says it for a single value.
+    private Node meterChooser() {
+        meter.setId("school-meter");
+        meter.getItems().setAll(ResistanceMethod.values());
+        meter.setConverter(
+                new EnumWords<>(method ->
+                        switch (method) {
+                            case AC_1_KHZ -> "four-wire meter, AC 1 kHz";
+                            case DC -> "charger or load, DC";
+                        }));
+        meter.valueProperty()
+                .subscribe(chosen -> {
+                    if (chosen != null && chosen != Schools.of(desk.ledger().state()).meter())
+                        desk.ledger()
+                                .log(
+                                        "Resistance meter: " + chosen.words(),
+                                        List.of(new SchoolFact.MeterChosen(chosen)),
+                                        () -> {});
+                });
+        HBox row = new HBox(new Label("Typed and imported resistances are read with"), meter);
+        row.getStyleClass().add("school-row");
+        return row;
     }
 
     private Node chooser() {
@@ -91,6 +118,7 @@ final class SchoolPane extends VBox {
         BandSchool chosen = school.getValue();
         if (!school.getItems().equals(choices)) school.getItems().setAll(choices);
         school.setValue(chosen != null && choices.contains(chosen) ? chosen : inForce);
+        meter.setValue(Schools.of(desk.ledger().state()).meter());
         preview();
     }
 

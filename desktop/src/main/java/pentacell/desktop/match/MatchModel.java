@@ -6,7 +6,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
@@ -14,7 +13,6 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
@@ -213,19 +211,12 @@ final class MatchModel {
 
     /// A cell that was matched and has since been judged out still stands in its group until it is
     /// swapped.
-    private static Optional<Candidate> noLongerUsable(CellRecord cell, WorkshopState state) {
-        if (cell.milliampHours().isEmpty()) return Optional.empty();
-        Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
-        return Optional.of(
-                new Candidate(
-                        cell.id(),
-                        cell.milliampHours().getAsDouble(),
-                        cell.milliohms(),
-                        cell.model().orElse(""),
-                        cell.donor().orElse(""),
-                        model.map(CellModel::chemistry),
-                        OptionalDouble.empty(),
-                        ""));
+    private Optional<Candidate> noLongerUsable(CellRecord cell, WorkshopState state) {
+        return cell.milliampHours().isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                        MatchableStock.candidate(
+                                cell, stock().method(), Catalogue.of(state).modelOf(cell)));
     }
 
     /// The locks that hold for a pack of as many groups.

@@ -10,6 +10,7 @@ import java.util.OptionalInt;
 import java.util.function.Consumer;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
 import javafx.scene.control.TextField;
@@ -22,6 +23,7 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.match.MatchOutcome.Limit;
 import pentacell.core.measure.InstrumentFigures;
 import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.RescuedCells;
 import pentacell.core.pack.Selection;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
@@ -37,6 +39,7 @@ final class RuleFields extends VBox {
     private final TextField minSoh = number("rule-min-soh", "80");
     private final TextField repeatability =
             number("rule-repeatability", plain(100 * InstrumentFigures.USUAL_REPEATABILITY));
+    private final CheckBox rescued = new CheckBox("Rescued cells too");
     private final Consumer<String> complaint;
     private String suggested = repeatability.getText();
 
@@ -53,7 +56,13 @@ final class RuleFields extends VBox {
                         new HBox(
                                 8,
                                 field("Health ≥ / %", minSoh),
-                                field("Repeats ± / %", repeatability)));
+                                field("Repeats ± / %", repeatability)),
+                        rescued);
+        rescued.setId("rule-rescued");
+        rescued.setSelected(true);
+        rescued.setTooltip(
+                new Tooltip(
+                        "Cells that were deeply discharged once and held their charge; some builders never use them."));
     }
 
     /// Hears when the number of cells may have changed.
@@ -154,7 +163,11 @@ final class RuleFields extends VBox {
                                 rules.maxIrSpreadMilliohms(spread)
                                         .minSohShare(health.getAsDouble() / 100)
                                         .repeatabilityShare(repeats.getAsDouble() / 100)
-                                        .chemistry(Optional.of(chemistry))));
+                                        .chemistry(Optional.of(chemistry))
+                                        .rescued(
+                                                rescued.isSelected()
+                                                        ? RescuedCells.ALLOWED
+                                                        : RescuedCells.BARRED)));
     }
 
     private OptionalInt whole(TextField field, int least, int most, String what) {
@@ -197,6 +210,7 @@ final class RuleFields extends VBox {
                 rules.maxIrSpreadMilliohms().isPresent()
                         ? Quantity.RESISTANCE.number(rules.maxIrSpreadMilliohms().getAsDouble())
                         : "");
+        rescued.setSelected(!rules.barsRescued());
         minSoh.setText(plain(100 * rules.minSohShare()));
         repeatability.setText(plain(100 * rules.repeatabilityShare()));
         selection.getToggles().stream()

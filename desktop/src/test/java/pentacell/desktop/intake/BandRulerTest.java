@@ -24,7 +24,7 @@ final class BandRulerTest {
     // rows of the usual school from the top: over 4.25, from 3.0, from 2.5, from 1.8, the rest
     // (common practice)
     @CsvSource({
-        "4.4, 0", "-3.6, 0", "4.25, 1", "3.0, 1", "2.99, 2", "2.5, 2", "1.8, 3", "1.79, 4", "0, 4"
+        "4.4, 0", "-0.1, 0", "4.25, 1", "3.0, 1", "2.99, 2", "2.5, 2", "1.8, 3", "1.79, 4", "0, 4"
     })
     void everyFirstVoltageCountsInItsBand(double volts, int row) {
         CellId cell = new CellId("A");

@@ -124,6 +124,7 @@ final class TestBenchTest {
         HoldTest hold =
                 HoldTest.of(
                                 Cells.of(book.state()).cell(ID).orElseThrow(),
+                                Optional.empty(),
                                 Schools.of(book.state()).hold())
                         .orElseThrow();
         assertTrue(hold.isOpen());

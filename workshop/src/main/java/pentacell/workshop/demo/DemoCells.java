@@ -8,6 +8,7 @@ import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.RunFact;
 import pentacell.core.cell.TestConditions;
 import pentacell.core.cell.Tray;
 import pentacell.core.journal.Fact;
@@ -28,6 +29,9 @@ final class DemoCells {
         new DemoCells(journal).cells();
     }
 
+    private static final List<CellId> RESCUED =
+            List.of(new CellId("LD04-03"), new CellId("LD04-04"));
+
     private void cells() {
         for (HarvestedPack harvest : HarvestedPack.ALL) {
             journal.pass(Duration.ofHours(20));
@@ -36,7 +40,22 @@ final class DemoCells {
             if (harvest.code().equals("HB05")) continue;
             journal.pass(Duration.ofHours(30));
             for (int number = 1; number <= harvest.cells(); number++) measured(harvest, number);
+            if (harvest.code().equals("LD04")) holdBegins();
         }
+        for (CellId cell : RESCUED) read(cell, 4.147);
+    }
+
+    /// The two that were deeply discharged lie three weeks before they go into a pack.
+    private void holdBegins() {
+        for (CellId cell : RESCUED)
+            journal.log(
+                    "Lay " + cell + " on the hold shelf", List.of(new RunFact.HoldBegan(cell, 21)));
+        journal.pass(Duration.ofHours(14));
+        for (CellId cell : RESCUED) read(cell, 4.168);
+    }
+
+    private void read(CellId cell, double volts) {
+        journal.log("Log " + cell, List.of(new CellFact.VoltageRead(cell, volts)));
     }
 
     private static CellId id(HarvestedPack harvest, int number) {

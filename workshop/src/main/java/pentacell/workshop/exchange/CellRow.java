@@ -35,6 +35,7 @@ public record CellRow(
                                 donor.orElse(""),
                                 chemistry,
                                 ratedMilliampHours,
-                                location));
+                                location,
+                                false));
     }
 }

@@ -8,7 +8,6 @@ import java.util.Optional;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CatalogueFact;
 import pentacell.core.cell.CellFact;
-import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
@@ -23,6 +22,7 @@ import pentacell.core.donor.DonorFact;
 import pentacell.core.donor.Donors;
 import pentacell.core.imports.ImportFact;
 import pentacell.core.journal.Fact;
+import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
 
 /// The good lines of a cell table as facts. A model that is named with a rating and not known yet
@@ -91,7 +91,7 @@ public final class ImportedFacts {
                 .ifPresent(milliohms ->
                         facts.add(
                                 new CellFact.ResistanceRead(
-                                        cell, milliohms, ResistanceMethod.AC_1_KHZ)));
+                                        cell, milliohms, Schools.of(state).meter())));
         row.milliampHours()
                 .ifPresent(capacity ->
                         facts.add(

@@ -69,7 +69,8 @@ final class ExchangeTest {
                             random.nextBoolean() ? "LD0" + random.nextInt(9) : "",
                             random.nextBoolean() ? Optional.of(Chemistry.LFP) : Optional.empty(),
                             random.nextBoolean() ? OptionalDouble.of(2150) : OptionalDouble.empty(),
-                            random.nextBoolean() ? "T1-A0" + (1 + random.nextInt(9)) : ""));
+                            random.nextBoolean() ? "T1-A0" + (1 + random.nextInt(9)) : "",
+                            false));
         Path file = folder.resolve("lot.csv");
         SafeCsv.write(file, LotFiles.csv(lot));
         CellTable table = CellCsv.read(file);
@@ -121,7 +122,8 @@ final class ExchangeTest {
                                         "",
                                         Optional.empty(),
                                         OptionalDouble.empty(),
-                                        ""))
+                                        "",
+                                        false))
                         .toList();
         MatchOutcome outcome =
                 Matcher.match(

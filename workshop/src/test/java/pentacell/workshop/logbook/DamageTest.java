@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -266,7 +267,7 @@ final class DamageTest {
         if (hasCopy) opened().close();
         else for (Backups.Copy each : new Backups(file).all()) Files.delete(each.file());
         byte[] bytes = Files.readAllBytes(file);
-        int from = bytes.length / PAGE / 2;
+        int from = pageOfFacts(bytes, bytes.length / PAGE / 2);
         Arrays.fill(bytes, from * PAGE, (from + 2) * PAGE, (byte) 0x55);
         Files.write(file, bytes);
         byte[] damaged = Files.readAllBytes(file);
@@ -294,6 +295,16 @@ final class DamageTest {
                 IOException.class,
                 () -> Salvage.of(file, fresh, Chapters.ALL),
                 "nothing is overwritten");
+    }
+
+    /// The first page from one on that is a leaf of the table of facts.
+    private static int pageOfFacts(byte[] bytes, int from) {
+        for (int page = from; page < bytes.length / PAGE; page++) {
+            String text = new String(bytes, page * PAGE, PAGE, StandardCharsets.ISO_8859_1);
+            boolean isTableLeaf = bytes[page * PAGE] == 0x0D;
+            if (isTableLeaf && text.contains("voltage-read")) return page;
+        }
+        throw new AssertionError("no page of facts");
     }
 
     /// However a file is mangled, it is looked at, opened or refused, and salvaged or not, in

@@ -63,6 +63,7 @@ import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.PackFact;
+import pentacell.core.pack.RescuedCells;
 import pentacell.core.pack.Selection;
 import pentacell.core.school.BandSchool;
 import pentacell.core.school.HoldSchool;
@@ -93,7 +94,8 @@ final class FactCodecTest {
                         0.8,
                         OptionalDouble.empty(),
                         0.01,
-                        Optional.of(Chemistry.LFP));
+                        Optional.of(Chemistry.LFP),
+                        Optional.of(RescuedCells.BARRED));
         return Stream.of(
                 new CatalogueFact.ModelDefined(model),
                 new DonorFact.DonorAdded(
@@ -176,6 +178,7 @@ final class FactCodecTest {
                 new RunFact.ReferenceChosen(A, RunFact.Reference.YES),
                 new SchoolFact.TestChosen(TestSchool.RATING),
                 new SchoolFact.HoldChosen(HoldSchool.LONG),
+                new SchoolFact.MeterChosen(CellFact.ResistanceMethod.DC),
                 new BenchFact.InstrumentAdded(
                         new Instrument(
                                 "Charger A",

@@ -37,7 +37,8 @@ import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
 
 /// Files that earlier programs wrote, one of each format, open with the state those programs saw.
-/// The expected states were written down by the last program of format 3.
+/// The expected states were written down by the last program of format 3; since then a corrected
+/// reading keeps the time of the one it corrects, and the LFP schools end at the charge limit.
 final class OldFilesTest {
     @TempDir private Path folder;
 
