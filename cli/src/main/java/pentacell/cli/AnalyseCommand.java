@@ -7,6 +7,7 @@ import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import pentacell.core.measure.Analyse;
 import pentacell.core.measure.AnalysisSettings;
+import pentacell.core.unit.Count;
 import pentacell.workshop.exchange.AnalysisFiles;
 import pentacell.workshop.exchange.RunLog;
 import pentacell.workshop.exchange.RunLogCsv;
@@ -71,7 +72,8 @@ final class AnalyseCommand implements Callable<Integer> {
         read.problems().forEach(problem -> errors.println(problem.text()));
         if (read.skipped() > read.problems().size())
             errors.printf(
-                    "%d more lines could not be read%n", read.skipped() - read.problems().size());
+                    "%s could not be read%n",
+                    Count.of(read.skipped() - read.problems().size(), "more line", "more lines"));
         read.notes().forEach(note -> errors.println(read.name() + ": " + note));
         if (read.log().size() == 0) return Exit.UNREADABLE_INPUT;
         String json = AnalysisFiles.summary(read, Analyse.log(read.log(), settings));

@@ -35,7 +35,7 @@ final class DemoCommand implements Callable<Integer> {
             description = "write the demo to a file and end, instead of starting with it")
     private @Nullable Path written;
 
-    @Option(names = "--fresh", description = "make the demo anew, though it was made before")
+    @Option(names = "--fresh", description = "make a new demo even if there is one")
     private boolean isFresh;
 
     @Override

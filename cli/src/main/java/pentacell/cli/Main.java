@@ -21,7 +21,7 @@ import picocli.CommandLine.Command;
         footer = {
             "",
             "Also: ./pentacell test   sets up what is missing and runs every test.",
-            "Exit codes: 0 done, 1 a fault of ours, 2 wrong usage, 3 no solution under the limits, 4 unreadable input."
+            "Exit codes: 0 done, 1 internal error, 2 wrong usage, 3 no solution under the limits, 4 unreadable input."
         })
 public final class Main implements Runnable {
     private static final Map<String, Class<?>> COMMANDS = commands();
@@ -99,11 +99,7 @@ public final class Main implements Runnable {
 
     private static int faultOfOurs(Exception fault, PrintWriter errors) {
         LoggerFactory.getLogger(Main.class).error("command failed", fault);
-        errors.println(
-                "pentacell: this is a fault of ours ("
-                        + fault
-                        + "). The log is "
-                        + LogFile.newest());
+        errors.println("pentacell: internal error (" + fault + "). The log is " + LogFile.newest());
         return Exit.FAULT_OF_OURS;
     }
 

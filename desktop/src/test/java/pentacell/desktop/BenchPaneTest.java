@@ -108,8 +108,8 @@ final class BenchPaneTest {
                     () -> Schools.of(ui.state()).test().equals(TestSchool.BENCH_LOAD));
             ui.click("#recorrect");
             ui.await(
-                    "corrected anew",
-                    () -> ui.text("#bench-remark").startsWith("1 capacity corrected anew"));
+                    "recalculated",
+                    () -> ui.text("#bench-remark").startsWith("1 capacity recalculated"));
             double quick =
                     Cells.of(ui.state()).cell(third).orElseThrow().milliampHours().orElseThrow();
             // by the line itself: 1.4 V in 2 Ah, to 2.8 V and to 3.0 V at the same 1 A

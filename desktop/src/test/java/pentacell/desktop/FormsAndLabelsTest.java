@@ -36,7 +36,7 @@ final class FormsAndLabelsTest {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
             bench.click("#harvest-add-donor");
             bench.keys(KeyCode.ENTER);
-            assertTrue(complaint(bench, "donor").contains("What it was is missing"));
+            assertTrue(complaint(bench, "donor").contains("Kind of pack is missing"));
             set(bench, "#donor-kind", "drill pack");
             set(bench, "#donor-arrangement", "S5");
             bench.click("#donor-form-verb");

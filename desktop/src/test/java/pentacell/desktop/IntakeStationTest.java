@@ -174,7 +174,7 @@ final class IntakeStationTest {
             assertTrue(bench.text("#import-columns").contains("\"Colour\" is not taken"));
             assertTrue(
                     bench.text("#import-effect")
-                            .startsWith("2 good lines (1 new cells, 1 already logged"),
+                            .startsWith("2 good lines (1 new cell, 1 already logged"),
                     bench.text("#import-effect"));
             assertEquals(
                     List.of(
@@ -188,7 +188,7 @@ final class IntakeStationTest {
             bench.keys(KeyCode.CONTROL, KeyCode.I);
             bench.await(
                     "the same file is noticed",
-                    () -> bench.text("#import-effect").contains("taken in before"));
+                    () -> bench.text("#import-effect").contains("imported before"));
         }
     }
 

@@ -181,7 +181,7 @@ final class TestStationTest {
                                     .milliampHours()
                                     .isPresent());
             ui.click("#do-import-log");
-            ui.awaitSaid("taken in before");
+            ui.awaitSaid("imported before");
         }
     }
 

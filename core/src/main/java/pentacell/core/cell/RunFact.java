@@ -164,7 +164,7 @@ public sealed interface RunFact extends CellFact {
         /// The instrument no longer has a part of the samples.
         SAMPLES_LOST("the instrument lost a part of its samples"),
         /// The instrument was started anew and knows nothing of the run.
-        FORGOTTEN("the instrument does not know this run any more; it was started anew");
+        FORGOTTEN("the instrument does not know this run any more; it was restarted");
 
         private final String words;
 

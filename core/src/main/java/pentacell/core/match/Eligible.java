@@ -19,6 +19,7 @@ import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.MatchOutcome.Limit;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Selection;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 
 /// Which candidates the rules admit, and when they are too few, which limit stands in the way and
@@ -196,11 +197,11 @@ final class Eligible {
         OptionalDouble parallel = parallelThatWorks(usable, false);
         return new Infeasible(
                 Limit.CELLS,
-                "%s needs %d cells, %d are usable%s"
+                "%s needs %s, %s usable%s"
                         .formatted(
                                 rules.arrangement(),
-                                rules.cellsNeeded(),
-                                usable,
+                                Count.of(rules.cellsNeeded(), "cell", "cells"),
+                                Count.of(usable, "is", "are"),
                                 parallel.isPresent()
                                         ? "; %dS%dP works"
                                                 .formatted(

@@ -17,6 +17,7 @@ import pentacell.core.cell.Tray;
 import pentacell.core.cell.Trays;
 import pentacell.core.donor.Donors;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Count;
 
 /// A move as it is typed: `HB05-12 > T3-C04`, `HB05-01..06 > T3`, `HB05 > T3-C01` (a whole donor),
 /// `loose > T3` (all that lie nowhere), `T1-A01..A06 > T3` (a row of places).
@@ -70,8 +71,11 @@ public record MoveLine(List<CellPlaced> moves, String words, Optional<String> pr
         Optional<List<CellPlaced>> moves = Shelf.move(state, cells, target.get());
         if (moves.isEmpty() || moves.get().isEmpty())
             return wrong(
-                    "%s has no room for %d cells from %s on."
-                            .formatted(target.get().tray(), cells.size(), target.get()));
+                    "%s has no room for %s from %s on."
+                            .formatted(
+                                    target.get().tray(),
+                                    Count.of(cells.size(), "cell", "cells"),
+                                    target.get()));
         String what = cells.size() == 1 ? cells.iterator().next().text() : cells.size() + " cells";
         return new MoveLine(moves.get(), "Move " + what + " to " + target.get(), Optional.empty());
     }

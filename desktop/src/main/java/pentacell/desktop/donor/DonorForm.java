@@ -48,20 +48,19 @@ public final class DonorForm {
         this.known = known;
         form =
                 known.isPresent()
-                        ? new Form("donor-form", "Describe " + known.get().code() + " anew", "Save")
+                        ? new Form("donor-form", "Edit " + known.get().code(), "Save")
                         : new Form("donor-form", "Add a donor", "Add donor");
         code = form.text("donor-code", "Code on the cans", "HB06");
-        kind = form.text("donor-kind", "What it was", "hire-bicycle module");
+        kind = form.text("donor-kind", "Kind of pack", "hire-bicycle module");
         arrangement = form.text("donor-arrangement", "Arrangement", "3S2P");
         model = form.choice("donor-model", "Model of its cells", List.of(NOT_KNOWN));
         lot = form.choice("donor-lot", "Lot", List.of(NO_LOT));
         construction =
-                form.choice(
-                        "donor-construction", "Put together as", List.of(Construction.values()));
+                form.choice("donor-construction", "Construction", List.of(Construction.values()));
         volts = form.text("donor-volts", "Label / V", "10.8");
         ampHours = form.text("donor-ah", "Label / Ah", "4.4");
         wattHours = form.text("donor-wh", "Label / Wh", "48");
-        share = form.text("donor-share", "Own share of the price", "even share");
+        share = form.text("donor-share", "Share of the price", "even share");
         note = form.text("donor-note", "Note", "board smells burnt");
         construction.setConverter(new EnumWords<>(Construction::words));
         offer(desk.ledger().state());
@@ -129,7 +128,7 @@ public final class DonorForm {
     }
 
     private void add() {
-        Optional<String> what = form.required(kind, "What it was");
+        Optional<String> what = form.required(kind, "Kind of pack");
         if (what.isEmpty()) return;
         String name = code.getText().isBlank() ? proposed() : code.getText().strip();
         Optional<String> problem = CellId.problem(name + "-01");
@@ -186,9 +185,9 @@ public final class DonorForm {
         if (known.isPresent()) {
             desk.ledger()
                     .log(
-                            "Describe donor " + donor.code(),
+                            "Edit donor " + donor.code(),
                             List.of(new DonorFact.DonorAdded(donor)),
-                            () -> form.say(donor.code() + " is described anew. " + oddity(donor)));
+                            () -> form.say(donor.code() + " is updated. " + oddity(donor)));
             return;
         }
         desk.ledger()

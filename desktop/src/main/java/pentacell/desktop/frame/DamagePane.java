@@ -100,7 +100,8 @@ final class DamagePane extends StackPane {
         String begin =
                 "The latest whole copy is of %s, with %s. "
                         .formatted(words(copy.at()), Count.of(copy.acts(), "act", "acts"));
-        if (copy.missingCount() == 0) return begin + "As far as is known it lacks nothing.";
+        if (copy.missingCount() == 0)
+            return begin + "As far as is known, nothing is missing in it.";
         String lacks = begin + "It lacks " + Count.of(copy.missingCount(), "act", "acts");
         if (copy.missing().isEmpty()) return lacks + ".";
         long more = copy.missingCount() - copy.missing().size();

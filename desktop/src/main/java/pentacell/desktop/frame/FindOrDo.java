@@ -2,6 +2,7 @@ package pentacell.desktop.frame;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
@@ -18,6 +19,7 @@ final class FindOrDo {
     private final TextField field;
     private final ListView<Found> list = new ListView<>();
     private final Search search;
+    private Optional<Node> caretWas = Optional.empty();
 
     /// Looks for commands and things.
     interface Search {
@@ -42,6 +44,11 @@ final class FindOrDo {
         field.textProperty().subscribe(this::search);
         field.addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
         list.setOnMouseClicked(click -> take());
+        field.getScene()
+                .focusOwnerProperty()
+                .subscribe((before, now) -> {
+                    if (field.equals(now) && before != null) caretWas = Optional.of(before);
+                });
         field.focusedProperty().subscribe(focused -> list.setVisible(list.isVisible() && focused));
     }
 
@@ -59,9 +66,16 @@ final class FindOrDo {
             take();
             key.consume();
         } else if (key.getCode() == KeyCode.ESCAPE) {
-            field.clear();
-            list.setVisible(false);
+            leave();
+            key.consume();
         }
+    }
+
+    /// Leaves with nothing done: the caret goes back to where it was.
+    private void leave() {
+        field.clear();
+        list.setVisible(false);
+        caretWas.ifPresent(Node::requestFocus);
     }
 
     private void take() {

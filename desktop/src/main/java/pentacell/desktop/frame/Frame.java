@@ -39,6 +39,8 @@ public final class Frame {
             new Label(
                     "Select a cell to see its verdict, its reasons and every reading ever logged of it.");
     private final DamagePane damage;
+    private final HelpPane help = new HelpPane();
+    private Station inHand;
     private final Scene scene;
     private Theme theme;
     private int scale;
@@ -49,6 +51,7 @@ public final class Frame {
         this.stations = List.copyOf(stations);
         this.files = files;
         this.clock = clock;
+        inHand = this.stations.get(0);
         theme = Theme.kept(desk.settings().get("theme"));
         scale = Theme.rounded(desk.settings().get("scale").orElse("100"));
         onKeys = keyedCommands();
@@ -61,7 +64,7 @@ public final class Frame {
         arrangeCards();
         FindOrDo find = new FindOrDo(top.find(), this::found);
         damage = new DamagePane(desk, files, clock, this::open);
-        scene = new Scene(new StackPane(root, find.overlay(), damage), 1280, 800);
+        scene = new Scene(new StackPane(root, find.overlay(), help, damage), 1280, 800);
         theme.applyTo(scene);
         Theme.scale(scene, scale);
         find.attach();
@@ -79,6 +82,7 @@ public final class Frame {
 
     /// Shows a station.
     public void go(Station station) {
+        inHand = station;
         path.mark(station);
         root.setCenter(station.view());
         root.setBottom(station.bottom().orElse(null));
@@ -112,8 +116,9 @@ public final class Frame {
     }
 
     private void onKey(KeyEvent key) {
-        if (key.getCode() == KeyCode.F4) {
-            toggleCard();
+        if (key.getCode() == KeyCode.F4 || key.getCode() == KeyCode.F1) {
+            if (key.getCode() == KeyCode.F4) toggleCard();
+            else help.toggle(inHand.name());
             key.consume();
             return;
         }
@@ -199,16 +204,20 @@ public final class Frame {
     private List<Found> found(String wanted, int most) {
         List<Found> found = new ArrayList<>();
         for (Station station : stations)
-            found.add(here("Go to " + station.name(), () -> go(station)));
+            found.add(
+                    here(
+                            "Go to " + station.name() + key("Ctrl+" + station.number()),
+                            () -> go(station)));
         for (Station station : stations)
             for (Command command : station.commands())
-                found.add(here(command.words(), () -> run(station, command)));
+                found.add(here(keyed(command), () -> run(station, command)));
         BarActions actions = new BarActions();
         found.add(here("Show all cautions again", desk.notices()::showAllCautions));
         found.add(here("New workshop", actions::newWorkshop));
         found.add(here("Open workshop", actions::openWorkshop));
-        found.add(here("Undo", desk.ledger()::undo));
-        found.add(here("Redo", desk.ledger()::redo));
+        found.add(here("Undo" + key("Ctrl+Z"), desk.ledger()::undo));
+        found.add(here("Redo" + key("Ctrl+Y"), desk.ledger()::redo));
+        found.add(here("Help" + key("F1"), () -> help.toggle(inHand.name())));
         found.add(here("Light or dark", actions::changeTheme));
         found.removeIf(each -> !FindOrDo.fits(each.words(), wanted));
         for (Station station : stations)
@@ -225,6 +234,14 @@ public final class Frame {
                                             });
                         });
         return found;
+    }
+
+    private static String keyed(Command command) {
+        return command.words() + command.keys().map(keys -> key(keys.getDisplayText())).orElse("");
+    }
+
+    private static String key(String name) {
+        return "   " + name;
     }
 
     private static Found here(String words, Runnable action) {

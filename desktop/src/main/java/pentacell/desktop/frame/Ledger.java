@@ -178,7 +178,7 @@ public final class Ledger {
                 .ifPresent(step ->
                         write(
                                 Logbook::undo,
-                                () -> notices.say("Taken back: " + step.words()),
+                                () -> notices.say("Undone: " + step.words()),
                                 () -> {}));
     }
 
@@ -231,7 +231,7 @@ public final class Ledger {
         notices.say(
                 failure instanceof LogbookException
                         ? String.valueOf(failure.getMessage())
-                        : "That was not logged, and it is a fault of ours: " + failure);
+                        : "Not logged, internal error: " + failure);
     }
 
     void close() {

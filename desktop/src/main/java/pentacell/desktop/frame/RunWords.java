@@ -3,6 +3,7 @@ package pentacell.desktop.frame;
 import java.util.stream.Collectors;
 import pentacell.core.cell.RunFact;
 import pentacell.core.judgement.Reason;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 
 /// What a test by instrument added to a life line, in words.
@@ -38,10 +39,11 @@ public final class RunWords {
                                     Quantity.TEMPERATURE_RISE.text(heat.riseKelvin()),
                                     Quantity.CURRENT.text(heat.amps()));
             case RunFact.CurveOdd odd -> sentence(odd);
-            case RunFact.HoldBegan hold -> "on the hold shelf for %d days".formatted(hold.days());
+            case RunFact.HoldBegan hold ->
+                    "on the hold shelf for " + Count.of(hold.days(), "day", "days");
             case RunFact.ReferenceChosen chosen ->
                     chosen.reference() == RunFact.Reference.YES
-                            ? "reference cell: compares the bays"
+                            ? "reference cell"
                             : "no reference cell any more";
         };
     }

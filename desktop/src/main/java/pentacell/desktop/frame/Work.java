@@ -36,7 +36,7 @@ public final class Work implements AutoCloseable {
     }
 
     void failed(Throwable failure) {
-        trouble.accept("That failed, and it is a fault of ours: " + failure);
+        trouble.accept("Internal error: " + failure);
     }
 
     /// Takes no more work; what was begun is cancelled.

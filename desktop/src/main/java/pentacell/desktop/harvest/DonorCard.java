@@ -133,7 +133,7 @@ final class DonorCard extends VBox {
                         record,
                         Catalogue.of(desk.ledger().state()).model(record.donor().cellModel()));
         if (readings.isEmpty()) {
-            verdict.setText("Not judged: its groups are not all read.");
+            verdict.setText("Not judged: not all its groups have been read.");
         } else {
             Diagnosis diagnosis = Diagnose.pack(readings.get(), Schools.of(desk.ledger().state()));
             verdict.setText(

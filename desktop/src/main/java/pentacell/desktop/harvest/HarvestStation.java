@@ -6,11 +6,13 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import pentacell.core.donor.DonorFact;
 import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.Donors;
+import pentacell.core.donor.Purchases;
 import pentacell.desktop.donor.DonorForm;
 import pentacell.desktop.frame.Card;
 import pentacell.desktop.frame.Command;
@@ -59,7 +61,7 @@ public final class HarvestStation implements Station {
         model.donor()
                 .ifPresentOrElse(
                         record -> view.get().openForm(() -> DonorForm.edit(desk, record.donor())),
-                        () -> desk.notices().say("Choose the donor first, then describe it anew."));
+                        () -> desk.notices().say("Choose the donor first, then edit it."));
     }
 
     @Override
@@ -87,7 +89,7 @@ public final class HarvestStation implements Station {
                                     + (read.problems().size() > 1
                                             ? " (and %d more)".formatted(read.problems().size() - 1)
                                             : "")
-                                    + " Nothing was taken.");
+                                    + " Nothing was imported.");
             return;
         }
         TreeMap<Integer, Double> volts =
@@ -116,18 +118,27 @@ public final class HarvestStation implements Station {
 
     @Override
     public List<Found> find(String wanted, int most) {
-        return Donors.of(desk.ledger().state()).described().values().stream()
-                .filter(donor ->
-                        (donor.code() + " " + donor.kind())
-                                .toLowerCase(Locale.ROOT)
-                                .contains(wanted))
-                .limit(most)
-                .map(donor ->
-                        new Found(
-                                donor.code() + "  " + donor.kind(),
-                                Found.Where.AT_STATION,
-                                () -> desk.selection().selectDonor(donor.code())))
-                .toList();
+        Stream<Found> donors =
+                Donors.of(desk.ledger().state()).described().values().stream()
+                        .filter(donor -> fits(donor.code() + " " + donor.kind(), wanted))
+                        .map(donor ->
+                                new Found(
+                                        donor.code() + "  " + donor.kind(),
+                                        Found.Where.AT_STATION,
+                                        () -> desk.selection().selectDonor(donor.code())));
+        Stream<Found> lots =
+                Purchases.of(desk.ledger().state()).lots().values().stream()
+                        .filter(lot -> fits(lot.code() + " " + lot.source() + " lot", wanted))
+                        .map(lot ->
+                                new Found(
+                                        lot.code() + "  lot, " + lot.source(),
+                                        Found.Where.AT_STATION,
+                                        () -> showPane(YIELD)));
+        return Stream.concat(donors, lots).limit(most).toList();
+    }
+
+    private static boolean fits(String words, String wanted) {
+        return words.toLowerCase(Locale.ROOT).contains(wanted);
     }
 
     @Override

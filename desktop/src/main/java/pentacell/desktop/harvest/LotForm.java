@@ -14,6 +14,7 @@ import pentacell.core.donor.Lot;
 import pentacell.core.donor.Price;
 import pentacell.core.donor.PurchaseFact;
 import pentacell.core.donor.Purchases;
+import pentacell.core.unit.Count;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Form;
 
@@ -24,7 +25,7 @@ final class LotForm {
     private final Desk desk;
     private final Form form = new Form("lot-form", "Log a lot", "Add lot");
     private final TextField code = form.text("lot-code", "Code", "K1");
-    private final TextField source = form.text("lot-source", "Where from", "harbour flea market");
+    private final TextField source = form.text("lot-source", "Source", "harbour flea market");
     private final TextField packs = form.text("lot-packs", "Packs", "3");
     private final TextField price = form.text("lot-price", "Price", "25");
     private final TextField currency = form.text("lot-currency", "Currency", "EUR");
@@ -118,8 +119,10 @@ final class LotForm {
                         () -> {
                             form.clear();
                             form.say(
-                                    "Lot %s is logged; give its %d packs their codes with Add donor."
-                                            .formatted(lot.code(), lot.packs()));
+                                    "Lot %s is logged; now Add donor for each of its %s."
+                                            .formatted(
+                                                    lot.code(),
+                                                    Count.of(lot.packs(), "pack", "packs")));
                         });
     }
 }

@@ -205,7 +205,7 @@ final class RepairPane extends VBox {
         volts.setId("off-volts-" + plan.group());
         volts.setPromptText("V off the supply");
         volts.setPrefColumnCount(9);
-        Button log = new Button("Log taken off");
+        Button log = new Button("Log off-supply voltage");
         log.setId("log-off-" + plan.group());
         log.getStyleClass().add("primary");
         Runnable act =

@@ -24,6 +24,7 @@ import pentacell.core.harvest.Teardown;
 import pentacell.core.harvest.TeardownStep;
 import pentacell.core.harvest.TeardownStep.Severity;
 import pentacell.core.shelf.Shelf;
+import pentacell.core.unit.Count;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.WhenShown;
@@ -178,7 +179,7 @@ final class TeardownPane extends VBox {
             proposal.setText(
                     Cells.of(desk.ledger().state()).ofDonor(record.get().donor().code()).isEmpty()
                             ? "How many cells came out of it?"
-                            : "All its cells have their names.");
+                            : "All its cells are named.");
             return;
         }
         take.setDisable(outcome.problem().isPresent());
@@ -195,8 +196,9 @@ final class TeardownPane extends VBox {
                 places.isEmpty()
                         ? "no tray has a free place, they lie loose"
                         : places.size() < cells
-                                ? "only %d places are free, the others lie loose"
-                                        .formatted(places.size())
+                                ? "only %s free, the others lie loose"
+                                        .formatted(
+                                                Count.of(places.size(), "place is", "places are"))
                                 : "into " + places.get(0) + " to " + places.get(cells - 1);
         proposal.setText(
                 "%s to %s, %s. %s"
@@ -217,20 +219,23 @@ final class TeardownPane extends VBox {
         List<CellId> ids = Teardown.newIds(desk.ledger().state(), code, cells);
         desk.ledger()
                 .log(
-                        "Take " + cells + " cells out of " + code,
+                        "Take " + Count.of(cells, "cell", "cells") + " out of " + code,
                         Teardown.named(desk.ledger().state(), record.get().donor(), ids, outcome),
                         () -> {
                             faults.clear();
                             desk.selection().select(ids.get(0));
                             desk.notices()
                                     .say(
-                                            "%d cells of %s%s wait at Intake (Ctrl+2) for their first voltage."
+                                            "%s of %s%s at Intake (Ctrl+2) for a first voltage."
                                                     .formatted(
-                                                            cells,
+                                                            Count.of(cells, "cell", "cells"),
                                                             code,
-                                                            model.isEmpty()
-                                                                    ? ""
-                                                                    : ", " + model + ","));
+                                                            (model.isEmpty()
+                                                                            ? ""
+                                                                            : ", " + model + ",")
+                                                                    + (cells == 1
+                                                                            ? " waits"
+                                                                            : " wait")));
                         });
     }
 

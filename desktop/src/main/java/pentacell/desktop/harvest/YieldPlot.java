@@ -54,7 +54,7 @@ final class YieldPlot {
         double scale = most > 0 ? (right - left) / (1.05 * most) : 0;
         double y = 1.7 * em;
         pen.text(Hue.SECOND, 0.9, false, Anchor.LEFT, left, 0.8 * em, "price of a good Wh");
-        pen.text(Hue.SECOND, 0.9, false, Anchor.RIGHT, edge, 0.8 * em, "good of cells");
+        pen.text(Hue.SECOND, 0.9, false, Anchor.RIGHT, edge, 0.8 * em, "good / cells");
         double step = Math.min(2.1 * em, (height - y - 0.4 * em) / rows.size());
         for (HarvestYield each : rows) {
             double bar = each.pricePerGoodWattHour().orElse(0) * scale;

@@ -110,7 +110,7 @@ final class CataloguePane extends VBox {
             desk.notices()
                     .say(
                             read.models().isEmpty()
-                                    ? "No model was taken."
+                                    ? "No model was imported."
                                     : "Every model of the file is in the catalogue already.");
             return;
         }
@@ -120,7 +120,9 @@ final class CataloguePane extends VBox {
                         facts,
                         () ->
                                 desk.notices()
-                                        .say(facts.size() + " models taken into the catalogue."));
+                                        .say(
+                                                facts.size()
+                                                        + " models imported into the catalogue."));
     }
 
     private void exportCsv() {

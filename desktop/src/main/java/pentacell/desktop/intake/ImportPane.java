@@ -17,6 +17,7 @@ import pentacell.core.cell.Cells;
 import pentacell.core.imports.ImportedFiles;
 import pentacell.core.journal.Fact;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Count;
 import pentacell.desktop.frame.Desk;
 import pentacell.workshop.exchange.CellCsv;
 import pentacell.workshop.exchange.CellTable;
@@ -52,7 +53,7 @@ final class ImportPane extends VBox {
         take.setId("import-take");
         take.getStyleClass().add("primary");
         take.setOnAction(pressed -> takeGoodLines());
-        Button close = new Button("Put away");
+        Button close = new Button("Close");
         close.setId("import-close");
         close.setOnAction(pressed -> onClose.run());
         HBox buttons = new HBox(take, close, reading);
@@ -87,7 +88,7 @@ final class ImportPane extends VBox {
         effect.setText("");
         problems.getItems().clear();
         take.setDisable(true);
-        take.setText("Take good lines");
+        take.setText("Import good lines");
         reading.setVisible(true);
         desk.work().lane("files").run(() -> CellCsv.read(file), this::show);
     }
@@ -110,17 +111,17 @@ final class ImportPane extends VBox {
                         .count();
         String twice =
                 !read.sha256().isEmpty() && ImportedFiles.of(state).has(read.sha256())
-                        ? " This very file was taken in before: its readings would stand twice."
+                        ? " This very file was imported before: its readings would be in twice."
                         : "";
         effect.setText(
-                "%d good lines (%d new cells, %d already logged get a new reading), %d problems.%s"
+                "%s (%s, %d already logged get a new reading), %s.%s"
                         .formatted(
-                                read.rows().size(),
-                                read.rows().size() - known,
+                                Count.of(read.rows().size(), "good line", "good lines"),
+                                Count.of(read.rows().size() - known, "new cell", "new cells"),
                                 known,
-                                read.problems().size(),
+                                Count.of(read.problems().size(), "problem", "problems"),
                                 twice));
-        take.setText("Take " + read.rows().size() + " good lines");
+        take.setText("Import " + Count.of(read.rows().size(), "good line", "good lines"));
         take.setDisable(read.rows().isEmpty());
     }
 

@@ -26,7 +26,7 @@ final class IntakeForms {
 
     static Form model(Desk desk) {
         Form form = new Form("model-form", "Define a model of cell", "Define model");
-        ComboBox<String> example = form.choice("model-example", "Begin with", exampleNames());
+        ComboBox<String> example = form.choice("model-example", "Start with", exampleNames());
         TextField name = form.text("model-name", "Maker and type", "Halvorn HX26");
         TextField format = form.text("model-format", "Format", "18650");
         ComboBox<Chemistry> chemistry =
@@ -124,7 +124,7 @@ final class IntakeForms {
     }
 
     static Form tray(Desk desk, IntakeModel intake) {
-        Form form = new Form("tray-form", "Put a tray on the shelf", "Add tray");
+        Form form = new Form("tray-form", "Add a tray", "Add tray");
         TextField name = form.text("tray-name", "Name on the box", "T4");
         TextField rows = form.text("tray-rows", "Rows", "6");
         TextField columns = form.text("tray-columns", "Columns", "12");

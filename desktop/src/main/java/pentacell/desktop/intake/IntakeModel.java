@@ -25,6 +25,7 @@ import pentacell.core.journal.Fact;
 import pentacell.core.school.Schools;
 import pentacell.core.shelf.Shelf;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Count;
 import pentacell.desktop.frame.Desk;
 
 /// What Intake knows beside the workshop: which tray is on the bench, which place the hand is at,
@@ -239,8 +240,11 @@ final class IntakeModel {
         if (moves.isEmpty() || moves.get().isEmpty()) {
             desk.notices()
                     .say(
-                            "%s has no room for %d cells from %s on."
-                                    .formatted(to.tray(), cells.size(), to));
+                            "%s has no room for %s from %s on."
+                                    .formatted(
+                                            to.tray(),
+                                            Count.of(cells.size(), "cell", "cells"),
+                                            to));
             return;
         }
         String what = cells.size() == 1 ? cells.get(0).text() : cells.size() + " cells";

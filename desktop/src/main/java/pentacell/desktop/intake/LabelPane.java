@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import pentacell.core.cell.CellFact.LabelPrinted;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
@@ -183,7 +184,7 @@ final class LabelPane extends VBox {
                                         cell.milliampHours(),
                                         cell.milliohms()))
                         .toList();
-        desk.ledger().log("Print %d labels".formatted(cells.size()), facts, () -> {});
+        desk.ledger().log("Print " + Count.of(cells.size(), "label", "labels"), facts, () -> {});
     }
 
     private static CellLabel label(CellRecord cell, String date) {

@@ -35,8 +35,8 @@ final class SchoolPane extends VBox {
     private final TextField bands = new TextField();
     private final Label effect = new Label();
     private final ListView<String> changes = new ListView<>();
-    private final Button force = new Button("Put in force");
-    private final Button save = new Button("Save copy, put in force");
+    private final Button force = new Button("Apply");
+    private final Button save = new Button("Save copy and apply");
 
     SchoolPane(Desk desk) {
         this.desk = desk;

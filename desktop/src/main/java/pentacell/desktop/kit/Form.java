@@ -36,7 +36,7 @@ public final class Form extends VBox {
         verb.setText(verbText);
         verb.setId(id + "-verb");
         verb.getStyleClass().add("primary");
-        Button close = new Button("Put away");
+        Button close = new Button("Close");
         close.setId(id + "-close");
         close.setOnAction(pressed -> onClose.run());
         message.getStyleClass().add("form-message");

@@ -1,6 +1,7 @@
 package pentacell.desktop.match;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
@@ -10,6 +11,7 @@ import pentacell.core.pack.Packs;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Found;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.Lazy;
@@ -54,6 +56,16 @@ public final class MatchStation implements Station {
     @Override
     public void showPane(String name) {
         view.get().show(name);
+    }
+
+    @Override
+    public List<Found> find(String wanted, int most) {
+        return Packs.of(desk.ledger().state()).all().keySet().stream()
+                .filter(name -> name.toLowerCase(Locale.ROOT).contains(wanted))
+                .limit(most)
+                .map(name ->
+                        new Found(name + "  pack", Found.Where.AT_STATION, () -> takeInHand(name)))
+                .toList();
     }
 
     @Override

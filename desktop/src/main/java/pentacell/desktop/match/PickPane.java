@@ -170,7 +170,7 @@ final class PickPane extends VBox {
                                         + line.cell()
                                         + "   to group "
                                         + line.group())
-                        .orElse(walk.isEmpty() ? "Nothing to pick" : "All cells are in the hand"));
+                        .orElse(walk.isEmpty() ? "Nothing to pick" : "All cells picked"));
         PickWalk.next(walk).ifPresent(line -> table.scrollTo(Math.max(0, walk.indexOf(line) - 2)));
     }
 

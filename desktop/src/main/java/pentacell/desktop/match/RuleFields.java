@@ -25,6 +25,7 @@ import pentacell.core.measure.InstrumentFigures;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.RescuedCells;
 import pentacell.core.pack.Selection;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 
@@ -86,8 +87,9 @@ final class RuleFields extends VBox {
                 new Tooltip(
                         figures.repeats() == 0
                                 ? "Common practice, until the bench has repeats of its own."
-                                : "One standard deviation of %d repeats on this bench."
-                                        .formatted(figures.repeats())));
+                                : "One standard deviation of %s on this bench."
+                                        .formatted(
+                                                Count.of(figures.repeats(), "repeat", "repeats"))));
         boolean isUntouched = repeatability.getText().equals(suggested);
         // finer than a tenth of a percent no charger of this trade repeats
         suggested = Quantity.PERCENT.number(Math.max(0.1, 100 * figures.repeatability()));

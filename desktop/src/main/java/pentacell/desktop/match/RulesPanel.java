@@ -20,6 +20,7 @@ import pentacell.core.match.SearchWatch;
 import pentacell.core.measure.InstrumentFigures;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Packs;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
@@ -152,9 +153,12 @@ final class RulesPanel extends VBox {
                         .filter(cell -> cell.chemistry().equals(Optional.of(chemistry.getValue())))
                         .count();
         stock.setText(
-                "%d cells usable; %d not measured, %d out, %d in other packs"
+                "%s usable; %d not measured, %d out, %d in other packs"
                         .formatted(
-                                usable, sorted.notMeasured(), sorted.out(), sorted.inOtherPacks()));
+                                Count.of(usable, "cell", "cells"),
+                                sorted.notMeasured(),
+                                sorted.out(),
+                                sorted.inOtherPacks()));
     }
 
     private void show(Search search) {

@@ -178,6 +178,15 @@ final class SkylinePainter {
         }
         if (shown.isLocked(cell.id()))
             pen.fill(Hue.ACCENT, 1, block.x() - 1, block.y() + gap, 4, block.height() - gap);
+        // a second line around it, as around its mark on the tray: it was deeply discharged once
+        if (cell.isRescued())
+            pen.frame(
+                    darkness > 0.5 ? Hue.SHEET : Hue.INK,
+                    1.2,
+                    block.x() + 2.5,
+                    block.y() + gap + 2.5,
+                    block.width() - 5,
+                    block.height() - gap - 5);
         outline(block);
     }
 

@@ -23,6 +23,7 @@ import pentacell.core.cell.CellRecord.Fate;
 import pentacell.core.cell.CellRecord.LifeLineEntry;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunFact;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
@@ -111,9 +112,12 @@ final class BayBoard extends VBox {
         int waiting = model.queue().waiting().size();
         summary.setText(
                 bays.isEmpty()
-                        ? waiting + " cells wait for a bay"
-                        : "%d of %d bays run · %d cells wait"
-                                .formatted(running, bays.size(), waiting));
+                        ? Count.of(waiting, "cell waits", "cells wait") + " for a bay"
+                        : "%d of %d bays run · %s"
+                                .formatted(
+                                        running,
+                                        bays.size(),
+                                        Count.of(waiting, "cell waits", "cells wait")));
         cautions.show(bays.isEmpty() ? List.of() : List.of(Caution.CHARGING));
         last.setText(model.lastFinished().map(FinishedWords::of).orElse(""));
         last.setManaged(model.lastFinished().isPresent());

@@ -59,7 +59,7 @@ final class BenchPane extends VBox {
             button.setOnAction(pressed -> addStandIn(kind));
             add.getChildren().add(button);
         }
-        Button remove = new Button("Take off the bench");
+        Button remove = new Button("Remove from bench");
         remove.setId("remove-instrument");
         remove.setOnAction(pressed -> remove());
         Label simulated =
@@ -72,8 +72,7 @@ final class BenchPane extends VBox {
         address.setPrefColumnCount(30);
         address.setOnAction(enter -> addByAddress());
         table.setId("bench-table");
-        table.setPlaceholder(
-                new Label("Nothing stands on the bench yet. Add a stand-in, or type an address."));
+        table.setPlaceholder(new Label("No instrument yet. Add a stand-in, or type an address."));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
         VBox.setVgrow(table, Priority.ALWAYS);
         column("Bay", 130, Row::bay);
@@ -94,7 +93,7 @@ final class BenchPane extends VBox {
                                 ? "–"
                                 : Quantity.RESISTANCE.number(row.figures().contactMilliohms()));
         column("Reference runs", 100, row -> String.valueOf(row.figures().runs()));
-        Button reference = new Button("Selected cell compares the bays");
+        Button reference = new Button("Use as reference");
         reference.setId("choose-reference");
         reference.setOnAction(pressed -> chooseReference());
         figures.setId("instrument-figures");
@@ -108,7 +107,7 @@ final class BenchPane extends VBox {
         settings.setPrefWrapLength(WRAP);
         settings.getChildren().addFirst(BenchSettings.captioned("Instrument", address));
         recorrect = new Recorrect(desk, model, remark::setText);
-        Button aside = new Button("Set bay aside, or take it again");
+        Button aside = new Button("Set bay aside or use it again");
         aside.setId("bay-aside");
         aside.setOnAction(pressed -> setAside());
         FlowPane acts = new FlowPane(aside, remove, reference, recorrect.button());
@@ -172,7 +171,7 @@ final class BenchPane extends VBox {
         List<CellId> references = known.references();
         figures.setText(
                 (references.isEmpty()
-                                ? "No reference cell: run one good cell through every bay to see which reads off. "
+                                ? "No reference cell. Run one good cell through every bay to see which bay reads off. "
                                 : "Reference: "
                                         + references.stream()
                                                 .map(CellId::text)
@@ -212,7 +211,7 @@ final class BenchPane extends VBox {
                                                 name,
                                                 Instrument.simulated(kind.code()),
                                                 kind.bays(name)))),
-                        () -> desk.notices().say(name + " stands on the bench."));
+                        () -> desk.notices().say(name + " is on the bench."));
     }
 
     private void addByAddress() {
@@ -239,9 +238,7 @@ final class BenchPane extends VBox {
                                             List.of(
                                                     new BenchFact.InstrumentAdded(
                                                             new Instrument(name, at, bays))),
-                                            () ->
-                                                    desk.notices()
-                                                            .say(name + " stands on the bench."));
+                                            () -> desk.notices().say(name + " is on the bench."));
                         },
                         remark::setText);
     }
@@ -264,7 +261,9 @@ final class BenchPane extends VBox {
                 .log(
                         "Take " + row.instrument() + " off the bench",
                         List.of(new BenchFact.InstrumentRemoved(row.instrument())),
-                        () -> desk.notices().say(row.instrument() + " is off the bench."));
+                        () ->
+                                desk.notices()
+                                        .say(row.instrument() + " was removed from the bench."));
     }
 
     private void setAside() {
@@ -303,7 +302,8 @@ final class BenchPane extends VBox {
         boolean already = InstrumentFigures.references(desk.ledger().state()).contains(cell.get());
         desk.ledger()
                 .log(
-                        cell.get() + (already ? " compares no bays" : " compares the bays"),
+                        cell.get()
+                                + (already ? " is no reference any more" : " is a reference cell"),
                         List.of(
                                 new RunFact.ReferenceChosen(
                                         cell.get(),

@@ -54,7 +54,7 @@ final class BenchSettings extends FlowPane {
                                 chosen ->
                                         "Standard conditions: "
                                                 + chosen.name()
-                                                + ". Earlier capacities keep theirs until they are corrected anew, under Bench."));
+                                                + ". Earlier capacities keep theirs until they are recalculated, under Bench."));
         from.setId("hours-from");
         until.setId("hours-until");
         for (TextField field : List.of(from, until)) {
@@ -70,7 +70,7 @@ final class BenchSettings extends FlowPane {
                 .addAll(
                         captioned("Stand-ins' clock ×", speed),
                         captioned("Standard conditions", school),
-                        captioned("There from (h)", from),
+                        captioned("Staffed from (h)", from),
                         captioned("until (h)", until),
                         captioned("Watched folder", folder));
     }
@@ -98,7 +98,7 @@ final class BenchSettings extends FlowPane {
                 .say(
                         folder.getText().isBlank()
                                 ? "No folder is watched."
-                                : "Logs that come into " + folder.getText() + " are taken in.");
+                                : "Logs that come into " + folder.getText() + " are imported.");
     }
 
     private void setHours() {
@@ -110,7 +110,7 @@ final class BenchSettings extends FlowPane {
             remark.accept("");
             desk.ledger()
                     .log(
-                            "Somebody is there %d to %d h".formatted(span.from(), span.until()),
+                            "Staffed %d to %d h".formatted(span.from(), span.until()),
                             List.of(new BenchFact.BenchHoursSet(BenchHours.everyDay(span))),
                             () ->
                                     desk.notices()

@@ -11,7 +11,7 @@ final class FaultWords {
             case CUT_CONNECTION -> "cut the line";
             case CONTACT_BLIP -> "lose the contact for a moment";
             case SLOT_SWAPPED -> "put another cell in";
-            case RESTART -> "start the instrument anew";
+            case RESTART -> "restart the instrument";
         };
     }
 }

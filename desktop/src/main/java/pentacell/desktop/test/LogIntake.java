@@ -11,6 +11,7 @@ import javafx.util.Duration;
 import pentacell.core.cell.CellId;
 import pentacell.core.imports.ImportedFiles;
 import pentacell.core.measure.RunResults;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.instruments.bench.FolderWatch;
@@ -79,14 +80,14 @@ final class LogIntake {
             return;
         }
         if (ImportedFiles.of(desk.ledger().state()).has(log.sha256())) {
-            desk.notices().say(log.name() + " was taken in before.");
+            desk.notices().say(log.name() + " was imported before.");
             return;
         }
         Optional<CellId> cell = LogImport.cellOf(log.name(), desk.ledger().state());
         if (cell.isPresent()) take(log, cell.get());
         else {
             unnamed.add(log);
-            desk.notices().say(log.name() + " names no cell: type the id of the cell it is of.");
+            desk.notices().say(log.name() + ": which cell is this log from? Type its id.");
             model.changed();
         }
     }
@@ -121,11 +122,19 @@ final class LogIntake {
                         .orElse(", no discharge in it");
         String skipped =
                 log.skipped() > 0
-                        ? ", %d lines left out (first: %s)"
-                                .formatted(log.skipped(), log.problems().get(0).text())
+                        ? ", %s left out (first: %s)"
+                                .formatted(
+                                        Count.of(log.skipped(), "line", "lines"),
+                                        log.problems().get(0).text())
                         : "";
         String notes = log.notes().isEmpty() ? "" : "; " + String.join("; ", log.notes());
-        return "%s is %s: %d samples%s%s%s"
-                .formatted(log.name(), cell, log.log().size(), capacity, skipped, notes);
+        return "%s is %s: %s%s%s%s"
+                .formatted(
+                        log.name(),
+                        cell,
+                        Count.of(log.log().size(), "sample", "samples"),
+                        capacity,
+                        skipped,
+                        notes);
     }
 }

@@ -12,6 +12,7 @@ import pentacell.core.measure.InstrumentFigures;
 import pentacell.core.measure.Recorrection;
 import pentacell.core.measure.Recorrection.Change;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Job;
@@ -22,7 +23,7 @@ import pentacell.workshop.logbook.LogbookException;
 /// that can be undone. A second press while it reads stops it, and nothing is logged.
 final class Recorrect {
     private static final int TELL_EVERY = 20;
-    private static final String WORDS = "Correct earlier capacities anew";
+    private static final String WORDS = "Recalculate earlier capacities";
 
     private final Desk desk;
     private final TestModel model;
@@ -90,7 +91,14 @@ final class Recorrect {
                     .ifPresent(changes::add);
             read++;
             if (read % TELL_EVERY == 0) {
-                job.tell("%d runs read, %d capacities change".formatted(read, changes.size()));
+                job.tell(
+                        "%d runs read, %s"
+                                .formatted(
+                                        read,
+                                        Count.of(
+                                                changes.size(),
+                                                "capacity changes",
+                                                "capacities change")));
             }
         }
         return changes;
@@ -104,7 +112,7 @@ final class Recorrect {
         DoubleSummaryStatistics shares =
                 changes.stream().mapToDouble(Change::share).summaryStatistics();
         String words =
-                "%s corrected anew, by %s to %s"
+                "%s recalculated, by %s to %s"
                         .formatted(
                                 changes.size() == 1 ? "1 capacity" : changes.size() + " capacities",
                                 Quantity.PERCENT.text(100 * shares.getMin()),

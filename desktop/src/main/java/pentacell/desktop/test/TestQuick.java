@@ -27,7 +27,7 @@ final class TestQuick implements QuickSource {
 
     @Override
     public String inHand() {
-        if (logs.asked().isPresent()) return "Whose is " + logs.asked().get() + "?";
+        if (logs.asked().isPresent()) return "Which cell is " + logs.asked().get() + " from?";
         if (model.dueOnShelf().isPresent()) return "Shelf: " + model.dueOnShelf().get();
         return model.bays().isEmpty() ? "No bay" : "Bay " + model.bayInHand();
     }

@@ -104,7 +104,7 @@ final class TimeSheet extends VBox {
         hands.setText(
                 shown.swaps().isEmpty()
                         ? "No more swaps after what is to be loaded now."
-                        : "A hand is needed "
+                        : "Next swaps "
                                 + shown.swaps().stream()
                                         .limit(4)
                                         .map(WHEN::format)

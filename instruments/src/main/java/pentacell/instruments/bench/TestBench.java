@@ -196,7 +196,7 @@ public final class TestBench implements AutoCloseable {
             onTrouble.accept(String.valueOf(failure.getMessage()));
         } catch (RuntimeException fault) {
             LOG.error("the test bench failed", fault);
-            onTrouble.accept("The test bench failed, and it is a fault of ours: " + fault);
+            onTrouble.accept("The test bench stopped, internal error: " + fault);
         }
     }
 

@@ -146,7 +146,7 @@ final class TestBenchTest {
         bench.fail(BenchBook.bay(2), Ask.FaultKind.RESTART, 4000);
         Finished end = ended();
         assertEquals(RunEnd.BROKEN, end.end());
-        assertTrue(end.ending().why().contains("started anew"), end.ending().why());
+        assertTrue(end.ending().why().contains("restarted"), end.ending().why());
         assertTrue(book.samples(end.run()).size() > 100);
         assertTrue(Cells.of(book.state()).cell(ID).orElseThrow().milliampHours().isEmpty());
         assertEquals(1, WaitingForTest.of(book.state()).size(), "it waits for its test again");

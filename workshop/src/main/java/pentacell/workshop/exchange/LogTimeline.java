@@ -112,7 +112,7 @@ final class LogTimeline {
                 (pending.get(pending.size() - 1)[1] - pending.get(0)[1]) / (pending.size() - 1);
         offset = last + usual - pending.get(0)[1];
         notes.accept(
-                "time starts anew at line %d: carried on from there"
+                "time starts over at line %d: carried on from there"
                         .formatted((long) pending.get(0)[0]));
         for (double[] each : pending)
             keep((long) each[0], each[1] + offset, each[2], each[3], each[4]);
