@@ -2,8 +2,8 @@ package pentacell.core.match;
 
 import java.util.Arrays;
 
-/// What no match of a lot can beat, by arithmetic alone; limits on resistance or models can only
-/// make it worse.
+/// What no match of a lot can beat: by arithmetic, and where a limit on the spread of resistance is
+/// set, by [LimitedBound]; a limit on models can only make it worse.
 ///
 /// Largest smallest group. Using a stronger cell never makes the smallest group smaller, so the N
 /// strongest cells may be taken. The smallest of S groups is then at most their sum ÷ S. A cell so
@@ -33,7 +33,7 @@ public record CapacityBounds(double usableMilliampHours, double spreadMilliampHo
         Arrays.sort(strongest);
         long[] taken = Arrays.copyOfRange(strongest, lot.size() - lot.cellsNeeded(), lot.size());
         boolean everyCellIsUsed = lot.size() == lot.cellsNeeded();
-        long usable = usable(taken, lot.groupSizes());
+        long usable = LimitedBound.of(lot, usable(taken, lot.groupSizes()));
         return new InTicks(usable, everyCellIsUsed ? spread(taken, lot.groupSizes(), usable) : 0);
     }
 

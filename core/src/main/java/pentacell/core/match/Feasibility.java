@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.SplittableRandom;
+import java.util.function.BooleanSupplier;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import pentacell.core.cell.CellId;
@@ -21,8 +22,15 @@ final class Feasibility {
     private final MatchRules rules;
     private final Map<CellId, Integer> locks;
     private final long seed;
+    private final BooleanSupplier stop;
 
-    Feasibility(List<Candidate> cells, MatchRules rules, Map<CellId, Integer> locks, long seed) {
+    Feasibility(
+            List<Candidate> cells,
+            MatchRules rules,
+            Map<CellId, Integer> locks,
+            long seed,
+            BooleanSupplier stop) {
+        this.stop = stop;
         this.cells = cells;
         this.rules = rules;
         this.locks = locks;
@@ -38,7 +46,7 @@ final class Feasibility {
         CandidateTable lot = new CandidateTable(cells, tried, locks);
         List<Grouping> keeping = new ArrayList<>();
         List<Grouping> broken = new ArrayList<>();
-        for (Grouping start : Starts.all(lot, tried.selection()))
+        for (Grouping start : Starts.all(lot, tried.selection(), stop))
             (start.violation() == 0 ? keeping : broken).add(start);
         SplittableRandom random = new SplittableRandom(seed);
         for (Grouping start : broken) {
@@ -146,7 +154,7 @@ final class Feasibility {
         if (cells.stream().anyMatch(cell -> cell.milliohms().isEmpty()))
             return OptionalDouble.empty();
         MatchRules any = rules.withMaxIrSpread(OptionalDouble.of(0));
-        Feasibility unlimited = new Feasibility(cells, any, locks, seed);
+        Feasibility unlimited = new Feasibility(cells, any, locks, seed, stop);
         double[] spreads = unlimited.possibleSpreads();
         if (works(any)) return OptionalDouble.of(0);
         int first =

@@ -2,6 +2,7 @@ package pentacell.core.match;
 
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.function.BooleanSupplier;
 import pentacell.core.pack.Selection;
 
 /// Levels groups by the one swap that serves best, until none serves: between the highest and the
@@ -18,20 +19,26 @@ final class Levelling {
     private final CandidateTable lot;
     private final Selection selection;
 
-    private Levelling(Grouping grouping, Selection selection) {
+    private final BooleanSupplier stop;
+
+    private Levelling(Grouping grouping, Selection selection, BooleanSupplier stop) {
         this.grouping = grouping;
         this.lot = grouping.lot;
         this.selection = selection;
+        this.stop = stop;
     }
 
-    static void level(Grouping grouping, Selection selection) {
-        new Levelling(grouping, selection).level();
+    /// @param stop asked between swaps; what is level so far stays
+    static void level(Grouping grouping, Selection selection, BooleanSupplier stop) {
+        new Levelling(grouping, selection, stop).level();
     }
 
     private void level() {
         int most = 200 * (lot.groups() + 4);
-        for (int i = 0; i < most; i++) if (!raiseFromShelf() && !swapBetweenGroups()) break;
-        if (selection != Selection.ALL) for (int i = 0; i < most && lowerWithShelf(); i++) {}
+        for (int i = 0; i < most && !stop.getAsBoolean(); i++)
+            if (!raiseFromShelf() && !swapBetweenGroups()) break;
+        if (selection == Selection.ALL) return;
+        for (int i = 0; i < most && !stop.getAsBoolean(); i++) if (!lowerWithShelf()) break;
     }
 
     private boolean swapBetweenGroups() {
@@ -81,17 +88,19 @@ final class Levelling {
         if (selection != Selection.STRONGEST || grouping.members(grouping.shelf).length == 0)
             return false;
         int smallest = smallestGroup();
+        int[] shelf = byCapacity(grouping.shelf);
         long most = 0;
         int bestX = -1;
         int bestY = -1;
         for (int x : grouping.members(smallest)) {
-            for (int y : grouping.members(grouping.shelf)) {
+            for (int y : shelf) {
                 long gain = (long) lot.ticks(y) - lot.ticks(x);
-                if (gain > most && grouping.maySwap(x, y)) {
-                    most = gain;
-                    bestX = x;
-                    bestY = y;
-                }
+                // the others are weaker still
+                if (gain <= most) break;
+                if (!grouping.maySwap(x, y)) continue;
+                most = gain;
+                bestX = x;
+                bestY = y;
             }
         }
         if (bestX < 0) return false;
@@ -101,7 +110,7 @@ final class Levelling {
 
     /// Takes from the largest group what it has over the smallest, by a weaker cell from the shelf.
     private boolean lowerWithShelf() {
-        int[] shelf = grouping.members(grouping.shelf);
+        int[] shelf = byCapacity(grouping.shelf);
         if (shelf.length == 0) return false;
         int largest = 0;
         for (int group = 1; group < lot.groups(); group++)
@@ -111,13 +120,14 @@ final class Levelling {
         int bestX = -1;
         int bestY = -1;
         for (int x : grouping.members(largest)) {
-            for (int y : shelf) {
-                long loss = (long) lot.ticks(x) - lot.ticks(y);
-                if (loss > most && loss <= surplus && grouping.maySwap(x, y)) {
-                    most = loss;
-                    bestX = x;
-                    bestY = y;
-                }
+            // from the weakest that takes no more than the surplus to stronger ones
+            for (int i = firstAtMost(shelf, lot.ticks(x) - surplus - 1) - 1; i >= 0; i--) {
+                long loss = (long) lot.ticks(x) - lot.ticks(shelf[i]);
+                if (loss <= most) break;
+                if (!grouping.maySwap(x, shelf[i])) continue;
+                most = loss;
+                bestX = x;
+                bestY = shelf[i];
             }
         }
         if (bestX < 0) return false;

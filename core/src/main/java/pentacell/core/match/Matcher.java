@@ -46,7 +46,8 @@ public final class Matcher {
         Eligible.EitherWay eligible = Eligible.of(candidates, rules, locks);
         if (eligible.obstacle().isPresent()) return eligible.obstacle().get();
         Reach reach = Reach.of(eligible.cells(), rules, locks);
-        Feasibility feasibility = new Feasibility(reach.near(), rules, locks, effort.seed());
+        Feasibility feasibility =
+                new Feasibility(reach.near(), rules, locks, effort.seed(), watch::stop);
         List<Grouping> starts = feasibility.starts();
         if (starts.isEmpty()) return feasibility.obstacle();
 
@@ -68,7 +69,7 @@ public final class Matcher {
                 Eligible.of(
                         candidates, rules.withMaxIrSpread(java.util.OptionalDouble.of(0)), locks);
         if (eligible.obstacle().isPresent()) return java.util.OptionalDouble.empty();
-        return new Feasibility(eligible.cells(), rules, locks, seed).leastIrSpread();
+        return new Feasibility(eligible.cells(), rules, locks, seed, () -> false).leastIrSpread();
     }
 
     private static void requireDistinct(List<Candidate> candidates) {

@@ -67,7 +67,7 @@ final class Search {
             List<Callable<Grouping>> levellings = new ArrayList<>();
             for (Grouping start : starts)
                 levellings.add(() -> {
-                    Levelling.level(start, selection);
+                    Levelling.level(start, selection, watch::stop);
                     return start;
                 });
             keepBest(workers, levellings);
@@ -133,7 +133,7 @@ final class Search {
         Annealing annealing = new Annealing(from, selection, random);
         annealing.run(score -> windowBeyond(score, worker, random), reach, proposals);
         Grouping found = annealing.best();
-        Levelling.level(found, selection);
+        Levelling.level(found, selection, watch::stop);
         return Score.of(found).isBetterThan(annealing.bestScore(), selection)
                 ? found
                 : annealing.best();

@@ -1,12 +1,11 @@
 package pentacell.core.match;
 
-/// Who watches a search: may stop it, and hears how it goes. Called from the thread that started
-/// the match.
+/// Who watches a search: may stop it, and hears how it goes.
 public interface SearchWatch {
-    /// Whether the search should end now with the best it has.
+    /// Whether the search should end now with the best it has. Asked by every thread of the search.
     boolean stop();
 
-    /// Called after every round of the search.
+    /// Called after every round of the search, from the thread that started the match.
     void searched(Progress progress);
 
     /// How far a search is.

@@ -3,6 +3,7 @@ package pentacell.core.match;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.BooleanSupplier;
 import pentacell.core.pack.Selection;
 
 /// First groupings, built in ways that are known to come near: three deals of the chosen cells, and
@@ -11,13 +12,13 @@ final class Starts {
     private Starts() {}
 
     /// All first groupings of a lot; some may still break a limit.
-    static List<Grouping> all(CandidateTable lot, Selection selection) {
+    static List<Grouping> all(CandidateTable lot, Selection selection, BooleanSupplier stop) {
         List<Grouping> starts = new ArrayList<>();
         if (lot.limitsIrSpread() || lot.limitsModels())
             Windows.cut(lot)
                     .filter(cut -> keepsLocks(lot, cut))
                     .ifPresent(cut -> starts.add(new Grouping(lot, cut)));
-        Windows.cutStrongest(lot).ifPresent(cut -> starts.add(new Grouping(lot, cut)));
+        Windows.cutStrongest(lot, stop).ifPresent(cut -> starts.add(new Grouping(lot, cut)));
         int leftOut = lot.size() - lot.cellsNeeded();
         int tries = selection == Selection.TIGHTEST ? Math.min(leftOut, 8) : 0;
         for (int i = 0; i <= tries; i++) {

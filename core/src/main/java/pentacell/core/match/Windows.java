@@ -3,6 +3,7 @@ package pentacell.core.match;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 
 /// Groups cut as windows from a row of cells, each window keeping the limits on IR spread and
@@ -33,18 +34,19 @@ final class Windows {
     /// within the limit, but only where they come to a bar; weak stretches are passed over. The
     /// highest bar that still fills every group is found by bisection.
     ///
+    /// @param stop asked on the way; the highest bar reached so far is then taken
     /// @return empty where it does not apply: without an IR limit, with locks, or for groups of
     ///   unequal size
-    static Optional<int[]> cutStrongest(CandidateTable lot) {
+    static Optional<int[]> cutStrongest(CandidateTable lot, BooleanSupplier stop) {
         boolean equalSizes = Arrays.stream(lot.groupSizes()).distinct().count() == 1;
         if (!lot.limitsIrSpread() || lot.hasLocks() || !equalSizes) return Optional.empty();
         int[] order = sorted(lot, Comparator.comparingDouble(lot::milliohms));
         long low = 0;
         long high = (long) lot.ticks(0) * lot.groupSizes()[0];
         Optional<int[]> best = Optional.empty();
-        for (int i = 0; i < BISECTIONS && low <= high; i++) {
+        for (int i = 0; i < BISECTIONS && low <= high && !stop.getAsBoolean(); i++) {
             long bar = (low + high) >>> 1;
-            Optional<int[]> cut = cutAbove(lot, order, bar);
+            Optional<int[]> cut = cutAbove(lot, order, bar, stop);
             if (cut.isPresent()) {
                 best = cut;
                 low = bar + 1;
@@ -53,13 +55,14 @@ final class Windows {
         return best;
     }
 
-    private static Optional<int[]> cutAbove(CandidateTable lot, int[] order, long bar) {
+    private static Optional<int[]> cutAbove(
+            CandidateTable lot, int[] order, long bar, BooleanSupplier stop) {
         int stride = Math.max(1, order.length / MOST_STOPS);
         int[] groupOf = new int[lot.size()];
         Arrays.fill(groupOf, lot.groups());
         int group = 0;
         int from = 0;
-        while (group < lot.groups() && from < order.length) {
+        while (group < lot.groups() && from < order.length && !stop.getAsBoolean()) {
             int[] strongest = strongestFrom(lot, order, groupOf, from);
             boolean reachesBar =
                     strongest.length == lot.groupSizes()[0]

@@ -48,7 +48,7 @@ final class SearchPartsTest {
                             .withMaxIrSpread(OptionalDouble.of(10))
                             .withMaxModels(OptionalInt.of(2));
             CandidateTable lot = lot(Lots.worn(17, repetition.getCurrentRepetition()), rules);
-            Grouping grouping = Starts.all(lot, Selection.STRONGEST).get(0);
+            Grouping grouping = Starts.all(lot, Selection.STRONGEST, () -> false).get(0);
             for (int i = 0; i < 200; i++) {
                 int x = random.nextInt(lot.size());
                 int y = random.nextInt(lot.size());
@@ -88,7 +88,7 @@ final class SearchPartsTest {
                 int spare = selection == Selection.ALL ? 0 : 4;
                 CandidateTable lot =
                         lot(Lots.worn(needed + spare, 3), MatcherTest.exact(sizes, selection));
-                List<Grouping> starts = Starts.all(lot, selection);
+                List<Grouping> starts = Starts.all(lot, selection, () -> false);
                 assertFalse(starts.isEmpty());
                 for (Grouping start : starts)
                     for (int group = 0; group < sizes.size(); group++)
@@ -110,7 +110,7 @@ final class SearchPartsTest {
                             Lots.ofCapacities(8, 7, 6, 5, 4),
                             MatcherTest.exact(List.of(3, 2), Selection.ALL));
             long least =
-                    Starts.all(lot, Selection.ALL).stream()
+                    Starts.all(lot, Selection.ALL, () -> false).stream()
                             .mapToLong(start -> Score.of(start).spread())
                             .max()
                             .orElseThrow();

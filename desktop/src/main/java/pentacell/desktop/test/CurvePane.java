@@ -21,6 +21,7 @@ import pentacell.core.cell.CellRecord.LifeLineEntry;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunFact;
 import pentacell.core.cell.TestConditions;
+import pentacell.core.measure.OpenRun;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
@@ -210,7 +211,11 @@ final class CurvePane extends VBox {
                         .map(fact -> ((CapacityMeasured) fact).conditions())
                         .filter(each -> each.run().equals(Optional.of(run)))
                         .findFirst();
-        if (known.isEmpty()) return "No capacity came of this run";
+        boolean isRunning = OpenRun.of(cell).stream().anyMatch(open -> open.run().equals(run));
+        if (known.isEmpty())
+            return isRunning
+                    ? "It runs; its capacity comes at its end"
+                    : "No capacity came of this run";
         TestConditions each = known.get();
         List<String> parts = new ArrayList<>();
         add(parts, "charged to ", Quantity.VOLTAGE, each.chargeEndVolts());
