@@ -13,6 +13,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.MatchOutcome.Limit;
 import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Selection;
 import pentacell.core.unit.Quantity;
 
 /// Finds first groupings that keep every limit; when there are none, the limit at fault and the
@@ -39,7 +40,12 @@ final class Feasibility {
 
     /// Groupings that keep the limits; empty when none was found.
     List<Grouping> starts() {
-        return starts(rules);
+        List<Grouping> starts = starts(rules);
+        if (starts.isEmpty() || rules.selection() != Selection.STRONGEST) return starts;
+        CandidateTable lot = starts.get(0).lot;
+        SparingSweep.of(lot, CapacityBounds.of(lot).usable(), stop)
+                .ifPresent(sweep -> starts.add(0, new Grouping(lot, sweep)));
+        return starts;
     }
 
     private List<Grouping> starts(MatchRules tried) {

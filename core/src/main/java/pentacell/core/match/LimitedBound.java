@@ -95,7 +95,18 @@ final class LimitedBound {
         return sums;
     }
 
+    /// The cells that the relaxation uses at a bar: all strong ones and the weak ones it draws for.
+    static boolean[] usedAt(CandidateTable lot, long bar) {
+        boolean[] used = new boolean[lot.size()];
+        new LimitedBound(lot).isPossible(bar, used);
+        return used;
+    }
+
     private boolean isPossible(long bar) {
+        return isPossible(bar, new boolean[lot.size()]);
+    }
+
+    private boolean isPossible(long bar, boolean[] used) {
         double each = (double) bar / largestSize;
         int n = row.length;
         // begin of the first and end of the last ok window that holds each place; 0 where none does
@@ -119,18 +130,27 @@ final class LimitedBound {
         for (int place = 0; place < n; place++) {
             double over = lot.ticks(row[place]) - each;
             boolean isHeld = until[place] > 0;
-            if (isHeld && over >= 0) strong++;
+            if (isHeld && over >= 0) {
+                strong++;
+                used[row[place]] = true;
+            }
             if (isHeld && over < 0) weakPlaces[weak++] = place;
             surplusBefore[place + 1] = surplusBefore[place] + (isHeld ? Math.max(0, over) : 0);
         }
         if (strong >= lot.cellsNeeded()) return true;
-        return strong + covered(each, Arrays.copyOf(weakPlaces, weak), from, until, surplusBefore)
+        int[] weakOnes = Arrays.copyOf(weakPlaces, weak);
+        return strong + covered(each, weakOnes, from, until, surplusBefore, used)
                 >= lot.cellsNeeded() - ROUNDING;
     }
 
     /// The most weak cells whose deficits the strong ones cover, in fractions.
     private double covered(
-            double each, int[] weak, int[] from, int[] until, double[] surplusBefore) {
+            double each,
+            int[] weak,
+            int[] from,
+            int[] until,
+            double[] surplusBefore,
+            boolean[] used) {
         if (weak.length == 0) return 0;
         double[] room = new double[weak.length];
         double[] drawn = new double[weak.length];
@@ -155,55 +175,11 @@ final class LimitedBound {
             double taken = Math.clamp(most, 0, deficit);
             if (taken <= 0) continue;
             count += taken / deficit;
+            used[row[weak[j]]] = true;
             rooms.addFrom(j, -taken);
             begins.addFrom(j + 1, taken);
         }
         return count;
-    }
-
-    /// Which cells are there, and the sum of the strongest of them.
-    private static final class StrongestOf {
-        private final CandidateTable lot;
-        private final int[] counts;
-        private final long[] sums;
-        private final int top;
-
-        StrongestOf(CandidateTable lot) {
-            this.lot = lot;
-            counts = new int[lot.size() + 1];
-            sums = new long[lot.size() + 1];
-            top = Integer.highestOneBit(Math.max(1, lot.size()));
-        }
-
-        void add(int cell) {
-            change(cell, 1);
-        }
-
-        void remove(int cell) {
-            change(cell, -1);
-        }
-
-        private void change(int cell, int by) {
-            for (int i = cell + 1; i < counts.length; i += i & -i) {
-                counts[i] += by;
-                sums[i] += (long) by * lot.ticks(cell);
-            }
-        }
-
-        /// Sum of as many of the strongest, or of all when there are fewer.
-        long sum(int most) {
-            int at = 0;
-            int left = most;
-            long sum = 0;
-            for (int step = top; step > 0; step >>= 1) {
-                if (at + step < counts.length && counts[at + step] <= left) {
-                    at += step;
-                    left -= counts[at];
-                    sum += sums[at];
-                }
-            }
-            return sum;
-        }
     }
 
     /// Numbers in a row: a value is added from a place on, the least of a stretch is asked.
