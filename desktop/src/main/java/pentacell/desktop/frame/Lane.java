@@ -23,7 +23,7 @@ public final class Lane {
         T run(Job job) throws Exception;
     }
 
-    /// Does work whose failure would be a fault of ours.
+    /// Does work whose failure would be an internal error.
     ///
     /// @param onUi takes the result on the UI thread, unless another workshop was opened meanwhile
     public <T> Job run(Callable<T> task, Consumer<? super T> onUi) {

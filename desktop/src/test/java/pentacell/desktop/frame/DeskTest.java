@@ -87,7 +87,8 @@ final class DeskTest {
                         CompletionException.class,
                         () -> desk.ledger().logFrom(book, "gossip", List.of(new Rumour("x"))));
         assertInstanceOf(IllegalArgumentException.class, unexpected.getCause());
-        Awaitility.await().until(() -> desk.notices().messageProperty().get().contains("fault"));
+        Awaitility.await()
+                .until(() -> desk.notices().messageProperty().get().contains("internal error"));
         book.close();
         assertThrows(
                 LogbookException.class,
