@@ -106,13 +106,7 @@ public final class Diagnose {
                             readings.volts(group),
                             bands.overVolts(),
                             "Group " + group));
-        for (int group : levels.dead())
-            reasons.add(
-                    new Reason(
-                            Rule.GROUP_DEAD,
-                            readings.volts(group),
-                            repair.deadVolts(),
-                            "Group " + group));
+        addDead(levels.dead(), reasons);
         addDrift(over, reasons);
         int left = addGroupsLeft(over, reasons);
         double margin = 1 + (levels.greatest() - bands.overVolts()) / 0.1;
@@ -138,13 +132,7 @@ public final class Diagnose {
 
     private Diagnosis dead(List<Integer> dead) {
         List<Reason> reasons = new ArrayList<>();
-        for (int group : dead)
-            reasons.add(
-                    new Reason(
-                            Rule.GROUP_DEAD,
-                            readings.volts(group),
-                            repair.deadVolts(),
-                            "Group " + group));
+        addDead(dead, reasons);
         int left = addGroupsLeft(dead, reasons);
         double worst = dead.stream().mapToDouble(readings::volts).max().orElse(0);
         return end(
@@ -270,6 +258,16 @@ public final class Diagnose {
             reasons.add(
                     new Reason(
                             Rule.GROUPS_DRIFTED, spread, alike, "the others are not alike either"));
+    }
+
+    private void addDead(List<Integer> dead, List<Reason> reasons) {
+        for (int group : dead)
+            reasons.add(
+                    new Reason(
+                            Rule.GROUP_DEAD,
+                            readings.volts(group),
+                            repair.deadVolts(),
+                            "Group " + group));
     }
 
     private void addDrift(List<Integer> without, List<Reason> reasons) {

@@ -13,7 +13,6 @@ import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.MatchOutcome.Limit;
 import pentacell.core.pack.MatchRules;
-import pentacell.core.pack.Selection;
 import pentacell.core.unit.Quantity;
 
 /// Finds first groupings that keep every limit; when there are none, the limit at fault and the
@@ -40,12 +39,7 @@ final class Feasibility {
 
     /// Groupings that keep the limits; empty when none was found.
     List<Grouping> starts() {
-        List<Grouping> starts = starts(rules);
-        if (starts.isEmpty() || rules.selection() != Selection.STRONGEST) return starts;
-        CandidateTable lot = starts.get(0).lot;
-        SparingSweep.of(lot, CapacityBounds.of(lot).usable(), stop)
-                .ifPresent(sweep -> starts.add(0, new Grouping(lot, sweep)));
-        return starts;
+        return starts(rules);
     }
 
     private List<Grouping> starts(MatchRules tried) {
@@ -57,7 +51,7 @@ final class Feasibility {
         SplittableRandom random = new SplittableRandom(seed);
         for (Grouping start : broken) {
             // mending is a gamble and takes time: enough when there is something to begin with
-            if (keeping.size() >= 2) break;
+            if (keeping.size() >= 2 || !keeping.isEmpty() && stop.getAsBoolean()) break;
             if (LimitRepair.mend(start, random)) keeping.add(start);
         }
         return keeping;

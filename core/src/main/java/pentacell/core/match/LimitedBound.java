@@ -56,9 +56,14 @@ final class LimitedBound {
         windowSum = windowSums(smallestSize);
     }
 
+    /// Whether a lot has a limit and is not too large to be looked at so.
+    static boolean isFor(CandidateTable lot) {
+        return lot.limitsIrSpread() && lot.size() <= MOST_CELLS;
+    }
+
     /// The bound in ticks; `unlimited` where the limit says nothing.
     static long of(CandidateTable lot, long unlimited) {
-        if (!lot.limitsIrSpread() || lot.size() > MOST_CELLS) return unlimited;
+        if (!isFor(lot)) return unlimited;
         LimitedBound bound = new LimitedBound(lot);
         long possible = 0;
         long impossible = unlimited + 1;

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Matched;
 import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Selection;
 
 /// Matches cells into groups of equal capacity. Same candidates, rules, locks and effort: same
 /// groups.
@@ -53,6 +54,9 @@ public final class Matcher {
 
         CandidateTable lot = starts.get(0).lot;
         CapacityBounds.InTicks bounds = CapacityBounds.of(lot);
+        if (rules.selection() == Selection.STRONGEST)
+            SparingSweep.of(lot, bounds.usable(), watch::stop)
+                    .ifPresent(sweep -> starts.add(0, new Grouping(lot, sweep)));
         Search search = new Search(lot, rules.selection(), bounds, effort, watch, starts.get(0));
         search.run(starts);
         Grouping found = search.best();

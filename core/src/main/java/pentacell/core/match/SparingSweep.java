@@ -31,13 +31,13 @@ final class SparingSweep {
         size = lot.groupSizes()[0];
     }
 
-    /// The group of each cell, or empty where it does not apply (no limit on IR, locks, a cap on
-    /// models, unequal groups) or fills no bar.
+    /// The group of each cell, or empty where it does not apply (no limit on IR, far too many
+    /// cells, locks, a cap on models, unequal groups) or fills no bar.
     ///
     /// @param bound no smallest group is above this, in ticks
     static Optional<int[]> of(CandidateTable lot, long bound, BooleanSupplier stop) {
         boolean equalSizes = Arrays.stream(lot.groupSizes()).distinct().count() == 1;
-        if (!lot.limitsIrSpread() || lot.hasLocks() || lot.limitsModels() || !equalSizes)
+        if (!LimitedBound.isFor(lot) || lot.hasLocks() || lot.limitsModels() || !equalSizes)
             return Optional.empty();
         return new SparingSweep(lot, stop).best(bound);
     }

@@ -33,9 +33,6 @@ public final class Standardise {
     private static final double WARM_SHARE_A_KELVIN = 0.001;
     private static final double REFERENCE_CELSIUS = 25;
 
-    /// Under this iron phosphate rests on its plateau, in V.
-    private static final double PLATEAU_VOLTS = HoldLimits.PLATEAU_VOLTS;
-
     /// Doubt of a share that the plateau hides, as a share of the capacity.
     private static final double PLATEAU_DOUBT = 0.1;
 
@@ -195,7 +192,7 @@ public final class Standardise {
             if (wanted - reached < SAME_VOLTS) return new Lacking(0, false);
             return new Lacking(
                     Math.clamp(curve.share(wanted) - curve.share(reached), 0, 0.9),
-                    standard.chemistry() == Chemistry.LFP && reached < PLATEAU_VOLTS);
+                    standard.chemistry() == Chemistry.LFP && reached < HoldLimits.PLATEAU_VOLTS);
         }
     }
 
