@@ -29,6 +29,10 @@ public final class BigInput {
             run("analyse", log, "--end-voltage", "3.0");
             run("triage", "--cells", lot);
             run(("match --series 14 --parallel 120 --time-limit 12s --cells " + lot).split(" "));
+            run(
+                    ("match --series 14 --parallel 120 --time-limit 12s --max-ir-spread 5 --cells "
+                                    + lot)
+                            .split(" "));
         } finally {
             Files.delete(Path.of(log));
             Files.delete(Path.of(lot));
