@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -32,7 +33,10 @@ final class ReachTest {
                     new ArrayList<>(EveryGrouping.lot(random, needed + 4 + random.nextInt(3)));
             cells.sort(Reach.STRONGEST_FIRST);
             double limit = 8 + random.nextInt(20);
-            Reach reach = Reach.underLimit(cells, limit / 2, needed);
+            MatchRules rules =
+                    MatchRules.of(Arrays.stream(sizes).boxed().toList(), Selection.STRONGEST)
+                            .withMaxIrSpread(OptionalDouble.of(limit));
+            Reach reach = Reach.of(cells, rules, Map.of(), needed);
             assertEquals(cells.size(), reach.near().size() + reach.far().size());
             assertEquals(
                     EveryGrouping.best(cells, sizes, limit),
@@ -62,6 +66,12 @@ final class ReachTest {
                         .near()
                         .size();
         assertEquals(4_280, unlimited);
+        MatchRules models = rules.withMaxModels(OptionalInt.of(1));
+        Candidate weakest = shelf.stream().max(Reach.STRONGEST_FIRST).orElseThrow();
+        assertEquals(4_280, Reach.of(shelf, models, Map.of()).near().size());
+        assertTrue(
+                Reach.of(shelf, models, Map.of(weakest.id(), 0)).near().contains(weakest),
+                "a locked cell is always looked at");
         assertTrue(limited < 20_000, "near: " + limited);
     }
 }
