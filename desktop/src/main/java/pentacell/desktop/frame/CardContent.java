@@ -1,9 +1,9 @@
 package pentacell.desktop.frame;
 
 import javafx.scene.Node;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pentacell.desktop.kit.Scrolled;
 
 /// What stands on a card, one under the other; it scrolls when there is more than fits.
 public final class CardContent extends VBox {
@@ -12,9 +12,7 @@ public final class CardContent extends VBox {
         super(parts);
         getStyleClass().add("card-content");
         card.getStyleClass().add("card");
-        ScrollPane scroll = new ScrollPane(this);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        Scrolled scroll = new Scrolled(this);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         card.getChildren().add(scroll);
     }

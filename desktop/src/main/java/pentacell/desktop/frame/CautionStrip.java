@@ -11,6 +11,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
+import pentacell.desktop.kit.Wrapping;
 
 /// Cautions in the place they are about. A notice that was seen stays away for that person; a
 /// danger only until the program starts again.
@@ -49,8 +50,7 @@ public final class CautionStrip extends VBox {
         mark.getStyleClass().add(danger ? "caution-danger" : "caution-notice");
         mark.setMinWidth(Region.USE_PREF_SIZE);
         Label words = new Label(caution.words());
-        words.setWrapText(true);
-        words.setMinHeight(Region.USE_PREF_SIZE);
+        Wrapping.on(words);
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMaxWidth(Double.MAX_VALUE);
         Button seen = new Button("Seen");

@@ -22,6 +22,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pentacell.core.unit.Count;
 import pentacell.desktop.kit.When;
+import pentacell.desktop.kit.Wrapping;
 import pentacell.workshop.logbook.Damage;
 import pentacell.workshop.logbook.Problem;
 import pentacell.workshop.logbook.Recovery;
@@ -127,8 +128,7 @@ final class DamagePane extends StackPane {
 
     private static Label text(String words) {
         Label label = new Label(words);
-        label.setWrapText(true);
-        label.setMinHeight(Region.USE_PREF_SIZE);
+        Wrapping.on(label);
         return label;
     }
 

@@ -8,9 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
-import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
@@ -34,17 +32,13 @@ public final class Frame {
     /// Gathered once: it is asked with every key that is pressed.
     private final Map<KeyCombination, Runnable> onKeys;
 
-    private final StackPane cards = new StackPane();
-    private final Label noCard =
-            new Label(
-                    "Select a cell to see its verdict, its reasons and every reading ever logged of it.");
+    private final CardPlace card;
     private final DamagePane damage;
     private final HelpPane help = new HelpPane();
     private Station inHand;
     private final Scene scene;
     private Theme theme;
     private int scale;
-    private boolean cardIsShown = true;
 
     public Frame(Desk desk, List<Station> stations, FileAsk files, Clock clock) {
         this.desk = desk;
@@ -60,13 +54,14 @@ public final class Frame {
         root.getStyleClass().add("frame");
         root.setLeft(path);
         root.setTop(new VBox(top, new DueLine(desk, this.stations, this::go)));
-        root.setRight(cards);
-        arrangeCards();
+        card = new CardPlace(desk, this.stations, root);
         FindOrDo find = new FindOrDo(top.find(), this::found);
         damage = new DamagePane(desk, files, clock, this::open);
-        scene = new Scene(new StackPane(root, find.overlay(), help, damage), 1280, 800);
+        scene =
+                new Scene(
+                        new StackPane(root, card.over(), find.overlay(), help, damage), 1280, 800);
         theme.applyTo(scene);
-        Theme.scale(scene, scale);
+        applyScale();
         find.attach();
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
         go(
@@ -95,29 +90,9 @@ public final class Frame {
         theme.applyTo(scene);
     }
 
-    private void arrangeCards() {
-        cards.setId("card");
-        noCard.setWrapText(true);
-        noCard.getStyleClass().add("empty");
-        VBox empty = new VBox(noCard);
-        empty.getStyleClass().add("card");
-        List<Card> all = stations.stream().flatMap(each -> each.card().stream()).toList();
-        desk.selection()
-                .thingProperty()
-                .subscribe(thing -> {
-                    Node shown =
-                            all.stream()
-                                    .filter(card -> thing.filter(card.shows()).isPresent())
-                                    .map(card -> card.node().get())
-                                    .findFirst()
-                                    .orElse(empty);
-                    cards.getChildren().setAll(shown);
-                });
-    }
-
     private void onKey(KeyEvent key) {
         if (key.getCode() == KeyCode.F4 || key.getCode() == KeyCode.F1) {
-            if (key.getCode() == KeyCode.F4) toggleCard();
+            if (key.getCode() == KeyCode.F4) card.toggle();
             else help.toggle(inHand.name());
             key.consume();
             return;
@@ -183,13 +158,13 @@ public final class Frame {
 
     private void rescale(int steps) {
         scale = steps == 0 ? 100 : Theme.scaled(scale, steps);
-        Theme.scale(scene, scale);
+        applyScale();
         desk.settings().put("scale", String.valueOf(scale));
     }
 
-    private void toggleCard() {
-        cardIsShown = !cardIsShown;
-        root.setRight(cardIsShown ? cards : null);
+    private void applyScale() {
+        Theme.scale(scene, scale);
+        card.scale(Theme.pixels(scale));
     }
 
     private List<TopBar.Item> menuCommands() {
@@ -306,7 +281,7 @@ public final class Frame {
 
         @Override
         public void toggleCard() {
-            Frame.this.toggleCard();
+            card.toggle();
         }
     }
 }

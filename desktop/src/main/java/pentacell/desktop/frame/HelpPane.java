@@ -15,6 +15,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import pentacell.desktop.kit.Wrapping;
 
 /// Laid over the window with F1: what the station in hand is for, its line and its keys. Esc or F1
 /// puts it away and gives the caret back.
@@ -68,7 +69,7 @@ final class HelpPane extends StackPane {
         Label heading = new Label(station);
         heading.getStyleClass().add("over-heading");
         Label purpose = new Label(page.purpose());
-        purpose.setWrapText(true);
+        Wrapping.on(purpose);
         purpose.setId("help-purpose");
         sheet.getChildren().setAll(heading, purpose, lines, close);
         setVisible(true);
@@ -98,7 +99,7 @@ final class HelpPane extends StackPane {
             Label typed = new Label(lines.get(row).what());
             typed.getStyleClass().add("typed");
             Label meaning = new Label(lines.get(row).does());
-            meaning.setWrapText(true);
+            Wrapping.on(meaning);
             GridPane.setValignment(typed, VPos.TOP);
             grid.addRow(row, typed, meaning);
         }

@@ -1,6 +1,8 @@
 package pentacell.desktop.frame;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Side;
@@ -22,9 +24,11 @@ import pentacell.core.journal.Step;
 /// theme.
 final class TopBar extends HBox {
     private static final int WORDS_SHOWN = 24;
+    private static final double WIDE_EM = 76;
 
     private final TextField find = new TextField();
     private final MenuButton file = new MenuButton();
+    private final Map<Button, String> said = new LinkedHashMap<>();
 
     /// What the bar can ask of the frame.
     interface Actions {
@@ -104,7 +108,7 @@ final class TopBar extends HBox {
         return item;
     }
 
-    private static Button stepButton(
+    private Button stepButton(
             String id,
             String verb,
             Feather icon,
@@ -119,10 +123,26 @@ final class TopBar extends HBox {
         step.subscribe(next -> {
             button.setDisable(next.isEmpty());
             String words = next.map(Step::words).orElse("nothing");
-            button.setText(next.isEmpty() ? verb : verb + ": " + shortened(words));
             button.getTooltip().setText(verb + " " + words);
+            said.put(button, next.isEmpty() ? verb : verb + ": " + shortened(words));
+            button.setUserData(verb);
+            sayAsFits();
         });
         return button;
+    }
+
+    /// In a narrow window the buttons say only their verb; the rest is had by pointing at them.
+    private void sayAsFits() {
+        said.forEach((button, whole) -> {
+            boolean fits = getWidth() > WIDE_EM * button.getFont().getSize();
+            button.setText(fits ? whole : String.valueOf(button.getUserData()));
+        });
+    }
+
+    @Override
+    protected void layoutChildren() {
+        sayAsFits();
+        super.layoutChildren();
     }
 
     private static Button iconButton(String id, String words, Feather icon, Runnable action) {

@@ -30,6 +30,7 @@ import pentacell.desktop.frame.DecisionRow;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Figures;
 import pentacell.desktop.kit.When;
+import pentacell.desktop.kit.Wrapping;
 
 /// The card of the selected donor: code, diagnosis with its reasons, label, decision, life line.
 final class DonorCard extends VBox {
@@ -49,12 +50,12 @@ final class DonorCard extends VBox {
         code.setId("donor-card-code");
         code.getStyleClass().add("card-id");
         kind.getStyleClass().add("card-verdict");
-        kind.setWrapText(true);
+        Wrapping.on(kind);
         origin.getStyleClass().add("card-origin");
-        origin.setWrapText(true);
+        Wrapping.on(origin);
         verdict.setId("donor-verdict");
         verdict.getStyleClass().add("section");
-        verdict.setWrapText(true);
+        Wrapping.on(verdict);
         reasons.setId("donor-reasons");
         reasons.getStyleClass().add("reasons");
         lifeLine.getStyleClass().add("life-line");
@@ -158,7 +159,7 @@ final class DonorCard extends VBox {
 
     private void addReason(String sentence) {
         Label line = new Label(sentence);
-        line.setWrapText(true);
+        Wrapping.on(line);
         line.getStyleClass().add("reason");
         reasons.getChildren().add(line);
     }
@@ -198,7 +199,7 @@ final class DonorCard extends VBox {
         Label at = new Label(When.DAY.words(entry.at().atZone(ZoneId.systemDefault())));
         at.getStyleClass().add("life-at");
         Label what = new Label(words(entry.fact()));
-        what.setWrapText(true);
+        Wrapping.on(what);
         what.getStyleClass().add("life-what");
         HBox.setHgrow(what, Priority.ALWAYS);
         HBox row = new HBox(at, what);

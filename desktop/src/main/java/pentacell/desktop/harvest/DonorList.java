@@ -6,6 +6,7 @@ import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -73,6 +74,7 @@ final class DonorList extends ListView<DonorRecord> {
     private final class Row extends ListCell<DonorRecord> {
         private final Label code = new Label();
         private final Label kind = new Label();
+        private final Tooltip whole = new Tooltip();
         private final Label stage = new Label();
         private final PlotSurface small =
                 new PlotSurface((pen, width, height) ->
@@ -83,7 +85,8 @@ final class DonorList extends ListView<DonorRecord> {
 
         Row() {
             code.getStyleClass().add("donor-code");
-            kind.getStyleClass().add("caption");
+            kind.getStyleClass().addAll("caption", "may-shorten");
+            kind.setTooltip(whole);
             stage.getStyleClass().add("donor-stage");
             stage.setMinWidth(Region.USE_PREF_SIZE);
             small.getStyleClass().add("donor-sketch");
@@ -110,6 +113,7 @@ final class DonorList extends ListView<DonorRecord> {
             kind.setText(
                     item.donor().arrangement().map(each -> each + " ").orElse("")
                             + item.donor().kind());
+            whole.setText(kind.getText());
             HarvestModel.Stage now = model.stage(item);
             stage.setText(now.words());
             stage.pseudoClassStateChanged(

@@ -6,11 +6,9 @@ import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pentacell.core.donor.DonorRecord;
 import pentacell.desktop.frame.Command;
@@ -21,6 +19,9 @@ import pentacell.desktop.kit.Form;
 import pentacell.desktop.kit.Lazy;
 import pentacell.desktop.kit.PaneTabs;
 import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.Scrolled;
+import pentacell.desktop.kit.Wrapping;
 
 /// What Harvest shows: the donors as string sketches, what is wrong with the one in hand, and the
 /// panes below it.
@@ -29,13 +30,14 @@ final class HarvestView {
     private final BorderPane view = new BorderPane();
     private final VBox centre = new VBox();
     private final VBox donorView = new VBox();
+    private final Scrolled scrolledDonor = new Scrolled(donorView);
     private final Label sentence = new Label();
     private final Label advice = new Label();
     private final PlotSurface sketchSurface;
     private final QuickBar quickLine;
     private final Lazy<TeardownPane> teardown;
     private final PaneTabs tabs = new PaneTabs(this::showPane);
-    private final ScrollPane pane = new ScrollPane();
+    private final StackPane pane = new StackPane();
     private final Label empty =
             new Label(
                     "No donor yet. Add lot logs what was bought, Add donor gives a pack its code; then type the voltages of its groups below.");
@@ -77,30 +79,25 @@ final class HarvestView {
 
     private void arrangeDonorView() {
         sentence.setId("diagnosis");
-        sentence.setWrapText(true);
-        sentence.setMinHeight(Region.USE_PREF_SIZE);
+        Wrapping.on(sentence);
         sentence.getStyleClass().add("diagnosis");
         advice.setId("advice");
-        advice.setWrapText(true);
-        advice.setMinHeight(Region.USE_PREF_SIZE);
+        Wrapping.on(advice);
         advice.getStyleClass().add("advice");
         tabs.row().getStyleClass().add("harvest-tabs");
-        pane.setFitToWidth(true);
-        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        pane.getStyleClass().add("harvest-scroll");
+        pane.getStyleClass().add("harvest-pane-place");
         VBox.setVgrow(pane, Priority.ALWAYS);
         centre.getStyleClass().add("station-centre");
         donorView.getStyleClass().add("donor-view");
         donorView.getChildren().addAll(sentence, advice, sketchSurface, tabs.row(), pane);
-        VBox.setVgrow(donorView, Priority.ALWAYS);
+        VBox.setVgrow(scrolledDonor, Priority.ALWAYS);
         empty.getStyleClass().add("empty");
-        empty.setWrapText(true);
+        Wrapping.on(empty);
     }
 
     private void show(String name) {
-        pane.setContent(tabs.show(name));
+        pane.getChildren().setAll(tabs.show(name));
         boolean isOfAll = name.equals(HarvestStation.YIELD);
-        pane.setFitToHeight(isOfAll);
         // yield and cost are not of one donor, and need the room
         for (Node ofDonor : List.of(sentence, advice, sketchSurface)) {
             ofDonor.setVisible(!isOfAll);
@@ -109,16 +106,13 @@ final class HarvestView {
     }
 
     private Node actions(List<Command> buttons) {
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox row = new HBox(gap);
+        Row row = Row.of(Row.gap());
         row.getStyleClass().add("station-bar");
         for (Command command : buttons) {
             Button button = new Button(command.words());
             button.setId(
                     "harvest-"
                             + command.words().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
-            button.setMinWidth(Region.USE_PREF_SIZE);
             button.setOnAction(pressed -> command.action().run());
             row.getChildren().add(button);
         }
@@ -166,7 +160,7 @@ final class HarvestView {
         Optional<DonorRecord> record = model.donor();
         centre.getChildren().clear();
         open.ifPresent(centre.getChildren()::add);
-        centre.getChildren().add(record.isPresent() ? donorView : empty);
+        centre.getChildren().add(record.isPresent() ? scrolledDonor : empty);
         record.ifPresent(this::showDiagnosis);
         sketchSurface.repaint();
     }

@@ -11,8 +11,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
 import pentacell.core.donor.DonorFact;
@@ -27,8 +25,10 @@ import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.desktop.kit.Wrapping;
 
 /// Repair or harvest: what each school does, the plan for each low group, whether it held.
 final class RepairPane extends VBox {
@@ -61,9 +61,7 @@ final class RepairPane extends VBox {
         harvestAlways.setOnAction(chosen -> choose(RepairSchool.HARVEST_ALWAYS));
         Label caption = new Label("School");
         caption.getStyleClass().add("caption");
-        HBox row = new HBox(caption, repairFirst, harvestAlways);
-        row.getStyleClass().add("school-row");
-        return row;
+        return Row.of(caption, repairFirst, harvestAlways);
     }
 
     private void choose(RepairSchool policy) {
@@ -125,7 +123,7 @@ final class RepairPane extends VBox {
 
     private static Label sentence(String words) {
         Label label = new Label(words);
-        label.setWrapText(true);
+        Wrapping.on(label);
         label.setId("repair-words");
         return label;
     }
@@ -156,8 +154,9 @@ final class RepairPane extends VBox {
                         "Bring up group %d, now at %s"
                                 .formatted(plan.group(), Quantity.VOLTAGE.text(plan.fromVolts())));
         title.getStyleClass().add("section");
-        FlowPane figures = new FlowPane();
-        figures.getStyleClass().add("figures-row");
+        Wrapping.on(title);
+        Row figures = Row.of();
+        figures.getStyleClass().add("plan-figures");
         figures.getChildren()
                 .addAll(
                         figure("Set first", Quantity.VOLTAGE, OptionalDouble.of(plan.setVolts())),
@@ -228,8 +227,6 @@ final class RepairPane extends VBox {
                 };
         log.setOnAction(pressed -> act.run());
         volts.setOnAction(enter -> act.run());
-        HBox row = new HBox(volts, log);
-        row.getStyleClass().add("school-row");
-        return row;
+        return Row.of(volts, log);
     }
 }

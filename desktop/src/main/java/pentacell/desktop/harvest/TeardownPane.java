@@ -8,8 +8,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
@@ -27,7 +25,9 @@ import pentacell.core.shelf.Shelf;
 import pentacell.core.unit.Count;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.desktop.kit.Wrapping;
 
 /// The teardown of a donor: steps with their hazards to check off, then its cells get their names.
 final class TeardownPane extends VBox {
@@ -35,9 +35,8 @@ final class TeardownPane extends VBox {
     private final HarvestModel model;
     private final CautionStrip cautions;
     private final VBox steps = new VBox();
-    private final TextField count = field("cell-count", "cells", 4);
-    private final TextField faults =
-            field("cell-faults", "such as 3s 5d 6sl; nothing when all are good", 22);
+    private final TextField count = field("cell-count", "cells", 5);
+    private final TextField faults = field("cell-faults", "such as 3s 5d 6sl, if any", 18);
     private final Label proposal = new Label();
     private final Button take = new Button("Name cells");
     private final TextField minutes = field("minutes", "minutes", 6);
@@ -53,8 +52,8 @@ final class TeardownPane extends VBox {
         cautions = new CautionStrip(desk);
         steps.getStyleClass().add("steps");
         proposal.setId("cell-proposal");
-        proposal.setWrapText(true);
-        saved.setWrapText(true);
+        Wrapping.on(proposal);
+        Wrapping.on(saved);
         saved.getStyleClass().add("caption");
         take.setId("name-cells");
         take.getStyleClass().add("primary");
@@ -66,12 +65,11 @@ final class TeardownPane extends VBox {
         faults.textProperty().subscribe(text -> propose());
         Label out = new Label("Cells out of it");
         out.getStyleClass().add("section");
-        HBox naming = new HBox(count, faults, take);
-        naming.getStyleClass().add("school-row");
+        Row naming = Row.of(count, faults, take);
         Label legend =
                 new Label(
                         "Outcome by cell number and keys: s sleeve torn, i ring missing, t tab stub, r rust, d dent, l leak, o smell, p puncture, w swollen; all:t marks every cell.");
-        legend.setWrapText(true);
+        Wrapping.on(legend);
         legend.getStyleClass().add("caption");
         getChildren().addAll(cautions, steps, out, naming, legend, proposal, extras(), saved);
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);
@@ -96,9 +94,7 @@ final class TeardownPane extends VBox {
         logPart.setId("log-part");
         logPart.setOnAction(pressed -> logPart());
         part.setOnAction(enter -> logPart());
-        FlowPane row = new FlowPane(minutes, logMinutes, part, logPart);
-        row.getStyleClass().add("extras");
-        return row;
+        return Row.of(minutes, logMinutes, part, logPart);
     }
 
     /// Puts the caret where the cells are named.
@@ -143,7 +139,7 @@ final class TeardownPane extends VBox {
     private Node step(DonorRecord record, TeardownStep step) {
         CheckBox box = new CheckBox(step.words());
         box.setId("step-" + step.code());
-        box.setWrapText(true);
+        Wrapping.on(box);
         box.setSelected(record.stepsDone().contains(step.code()));
         String code = record.donor().code();
         box.setOnAction(pressed ->
@@ -158,7 +154,7 @@ final class TeardownPane extends VBox {
                 .ifPresent(hazard -> {
                     boolean danger = hazard.severity() == Severity.DANGER;
                     Label words = new Label((danger ? "■ " : "▲ ") + hazard.words());
-                    words.setWrapText(true);
+                    Wrapping.on(words);
                     words.getStyleClass()
                             .addAll("hazard", danger ? "hazard-danger" : "hazard-caution");
                     row.getChildren().add(words);

@@ -3,14 +3,11 @@ package pentacell.desktop.harvest;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
-import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -24,9 +21,10 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
-import pentacell.desktop.kit.Columns;
 import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.workshop.exchange.HarvestFiles;
 
@@ -36,7 +34,8 @@ final class YieldPane extends VBox {
     private final Desk desk;
     private final FileAsk files;
     private final ComboBox<By> by = new ComboBox<>();
-    private final TableView<HarvestYield> table = new TableView<>();
+    private final FittedTable<HarvestYield> table =
+            new FittedTable<>("yield-table", "No donor yet.");
     private final YieldPlot plot = new YieldPlot();
     private final PlotSurface surface = new PlotSurface(plot::paint);
     private final TextField newPrice = new TextField();
@@ -84,46 +83,30 @@ final class YieldPane extends VBox {
         newWattHours.setOnAction(enter -> setNewPrice());
         newCell.getStyleClass().add("caption");
         newCell.setMinWidth(Region.USE_PREF_SIZE);
-        by.setMinWidth(150);
         newCell.setText("A new cell costs");
         Button csv = new Button("Write CSV");
         csv.setId("yield-csv");
         csv.setMinWidth(Region.USE_PREF_SIZE);
         csv.setOnAction(pressed -> writeCsv());
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox bar = new HBox(by, gap, newCell, newPrice, newWattHours, set, csv);
-        bar.getStyleClass().add("school-row");
-        return bar;
+        return Row.of(by, Row.gap(), newCell, newPrice, newWattHours, set, csv);
     }
 
     private void columns() {
-        table.setId("yield-table");
-        table.setPlaceholder(new Label("No donor yet."));
-        text("What", 152, HarvestYield::name);
-        number("Cells", 40, each -> String.valueOf(each.cells()));
-        number("Good", 40, each -> String.valueOf(each.good()));
-        number("Wh", 38, each -> amount(OptionalDouble.of(each.goodWattHours()), 0));
-        number("Cost", 88, each -> (amount(each.cost(), 2) + " " + each.currency()).strip());
-        number("/ cell", 46, each -> amount(each.pricePerCell(), 2));
-        number("/ good", 48, each -> amount(each.pricePerGoodCell(), 2));
-        number("/ Wh", 54, each -> amount(each.pricePerGoodWattHour(), 3));
-        number("min each", 58, each -> amount(each.minutesPerCell(), 1));
-        number(
+        table.column("What", HarvestYield::name);
+        table.number("Cells", each -> String.valueOf(each.cells()));
+        table.number("Good", each -> String.valueOf(each.good()));
+        table.number("Wh", each -> amount(OptionalDouble.of(each.goodWattHours()), 0));
+        table.number("Cost", each -> (amount(each.cost(), 2) + " " + each.currency()).strip());
+        table.number("/ cell", each -> amount(each.pricePerCell(), 2));
+        table.number("/ good", each -> amount(each.pricePerGoodCell(), 2));
+        table.number("/ Wh", each -> amount(each.pricePerGoodWattHour(), 3));
+        table.number("min each", each -> amount(each.minutesPerCell(), 1));
+        table.number(
                 "Hours",
-                42,
                 each ->
                         each.minutes() == 0
                                 ? ""
                                 : amount(OptionalDouble.of(each.minutes() / 60), 1));
-    }
-
-    private void text(String title, double width, Function<HarvestYield, String> value) {
-        table.getColumns().add(Columns.of(title, width, value));
-    }
-
-    private void number(String title, double width, Function<HarvestYield, String> value) {
-        table.getColumns().add(Columns.number(title, width, value));
     }
 
     private static String amount(OptionalDouble value, int digits) {

@@ -6,8 +6,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableView;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.Catalogue;
@@ -17,8 +15,10 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
-import pentacell.desktop.kit.Columns;
+import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.desktop.kit.Wrapping;
 import pentacell.workshop.exchange.CellTable.Problem;
 import pentacell.workshop.exchange.ModelCsv;
 
@@ -26,7 +26,9 @@ import pentacell.workshop.exchange.ModelCsv;
 final class CataloguePane extends VBox {
     private final Desk desk;
     private final FileAsk files;
-    private final TableView<CellModel> table = new TableView<>();
+    private final FittedTable<CellModel> table =
+            new FittedTable<>(
+                    "catalogue", "No model yet: Define model, or import a catalogue from CSV.");
     private final Label problems = new Label();
 
     CataloguePane(Desk desk, FileAsk files, Runnable define) {
@@ -34,26 +36,24 @@ final class CataloguePane extends VBox {
         this.files = files;
         setId("catalogue-pane");
         getStyleClass().add("list-pane");
-        table.setId("catalogue");
-        table.setPlaceholder(
-                new Label("No model yet: Define model, or import a catalogue from CSV."));
         VBox.setVgrow(table, Priority.ALWAYS);
-        column("Model", 150, CellModel::name);
-        column(
+        table.column("Model", CellModel::name);
+        table.column(
                 "Format",
-                180,
                 model ->
                         model.format().code()
                                 + ", "
                                 + Quantity.LENGTH.number(model.format().diameterMillimetres(), 0)
                                 + " × "
                                 + Quantity.LENGTH.text(model.format().lengthMillimetres()));
-        column("Chemistry", 120, model -> model.chemistry().words());
-        number("Rated mAh", model -> Quantity.CAPACITY.number(model.ratedMinimumMilliampHours()));
-        number("Charge V", model -> Quantity.VOLTAGE.number(model.limits().chargeVolts()));
-        number("End V", model -> Quantity.VOLTAGE.number(model.limits().endVolts()));
-        number("Charge A", model -> Quantity.CURRENT.number(model.limits().chargeAmps()));
-        number("Discharge A", model -> Quantity.CURRENT.number(model.limits().dischargeAmps()));
+        table.column("Chemistry", model -> model.chemistry().words());
+        table.number(
+                "Rated mAh", model -> Quantity.CAPACITY.number(model.ratedMinimumMilliampHours()));
+        table.number("Charge V", model -> Quantity.VOLTAGE.number(model.limits().chargeVolts()));
+        table.number("End V", model -> Quantity.VOLTAGE.number(model.limits().endVolts()));
+        table.number("Charge A", model -> Quantity.CURRENT.number(model.limits().chargeAmps()));
+        table.number(
+                "Discharge A", model -> Quantity.CURRENT.number(model.limits().dischargeAmps()));
         Button defineModel = new Button("Define model");
         defineModel.setId("catalogue-define");
         defineModel.setOnAction(pressed -> define.run());
@@ -63,10 +63,9 @@ final class CataloguePane extends VBox {
         Button out = new Button("Write CSV");
         out.setId("catalogue-export");
         out.setOnAction(pressed -> exportCsv());
-        HBox row = new HBox(defineModel, in, out);
-        row.getStyleClass().add("school-row");
+        Row row = Row.of(defineModel, in, out);
         problems.setId("catalogue-problems");
-        problems.setWrapText(true);
+        Wrapping.on(problems);
         getChildren().addAll(row, problems, table);
         WhenShown.run(
                 this,
@@ -74,15 +73,6 @@ final class CataloguePane extends VBox {
                 () ->
                         table.getItems()
                                 .setAll(Catalogue.of(desk.ledger().state()).models().values()));
-    }
-
-    private void column(
-            String title, double width, java.util.function.Function<CellModel, String> value) {
-        table.getColumns().add(Columns.of(title, width, value));
-    }
-
-    private void number(String title, java.util.function.Function<CellModel, String> value) {
-        table.getColumns().add(Columns.number(title, 78, value));
     }
 
     private void importCsv() {

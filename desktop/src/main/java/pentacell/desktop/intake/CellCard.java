@@ -28,6 +28,7 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Figures;
 import pentacell.desktop.kit.CellMark;
 import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.kit.Wrapping;
 
 /// The card of the selected cell: big id, mark, verdict with its reasons, figures, life line.
 final class CellCard extends VBox {
@@ -52,7 +53,7 @@ final class CellCard extends VBox {
         verdict.setId("card-verdict");
         verdict.getStyleClass().add("card-verdict");
         origin.getStyleClass().add("card-origin");
-        origin.setWrapText(true);
+        Wrapping.on(origin);
         mark.getStyleClass().add("card-mark");
         reasons.getStyleClass().add("reasons");
         reasons.setId("card-reasons");
@@ -136,7 +137,7 @@ final class CellCard extends VBox {
 
     private static Node reasonLine(Reason reason) {
         Label line = new Label(reason.sentence());
-        line.setWrapText(true);
+        Wrapping.on(line);
         line.getStyleClass().add("reason");
         return line;
     }

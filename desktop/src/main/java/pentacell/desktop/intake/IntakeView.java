@@ -10,12 +10,8 @@ import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableView;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.Tray;
 import pentacell.core.cell.Trays;
@@ -24,9 +20,13 @@ import pentacell.desktop.donor.DonorForm;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.QuickBar;
+import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.Form;
 import pentacell.desktop.kit.MarkLegend;
 import pentacell.desktop.kit.PaneTabs;
+import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.Scrolled;
+import pentacell.desktop.kit.Wrapping;
 
 /// What Intake shows: the trays, the lists beside them, the bands of the school with their counts,
 /// the yield of each donor.
@@ -40,12 +40,13 @@ final class IntakeView {
     private final QuickBar quickLine;
     private final PaneTabs lists = new PaneTabs(this::show);
     private final ImportPane importPane;
-    private final FlowPane trays = new FlowPane();
+    private final Row trays = Row.tight();
     private final Label empty =
             new Label(
                     "No tray yet. Add tray puts one on the shelf, Add donor names a pack; then type what is written on the first can.");
     private final TrayView tray;
     private final VBox centre = new VBox();
+    private final Node side;
     private String shownList = IntakeStation.TRAY;
     private Optional<Node> open = Optional.empty();
 
@@ -71,14 +72,14 @@ final class IntakeView {
                         show(IntakeStation.TRAY);
                 });
         empty.getStyleClass().add("empty");
-        empty.setWrapText(true);
+        Wrapping.on(empty);
         VBox.setVgrow(tray, Priority.ALWAYS);
         centre.getStyleClass().add("station-centre");
+        side = side();
         fillLists();
         VBox top = new VBox(actions(), lists.row());
         view.setTop(top);
         view.setCenter(centre);
-        view.setRight(side());
         desk.ledger().stateProperty().subscribe(this::showTrays);
         model.trayProperty().subscribe(shown -> showTrays(desk.ledger().state()));
     }
@@ -97,13 +98,11 @@ final class IntakeView {
                         "Add donor", () -> DonorForm.create(desk),
                         "Define model", () -> IntakeForms.model(desk),
                         "Add tray", () -> IntakeForms.tray(desk, model));
-        HBox row = new HBox(trays);
+        Row row = Row.of(trays, Row.gap());
         row.getStyleClass().add("station-bar");
-        HBox.setHgrow(trays, Priority.ALWAYS);
         for (String verb : new String[] {"Add donor", "Define model", "Add tray"}) {
             Button button = new Button(verb);
             button.setId(verb.toLowerCase(Locale.ROOT).replace(' ', '-'));
-            button.setMinWidth(Region.USE_PREF_SIZE);
             button.setOnAction(pressed ->
                     openForm(forms.getOrDefault(verb, () -> DonorForm.create(desk)).get()));
             row.getChildren().add(button);
@@ -112,15 +111,15 @@ final class IntakeView {
     }
 
     private Node side() {
-        TableView<YieldTable.Yield> yield = YieldTable.create();
+        FittedTable<YieldTable.Yield> yield = YieldTable.create();
         VBox.setVgrow(yield, Priority.ALWAYS);
         desk.ledger()
                 .stateProperty()
                 .subscribe(state ->
                         yield.getItems().setAll(YieldTable.of(state, desk.ledger().judged())));
-        VBox side = new VBox(new BandRuler(desk).node(), yield, MarkLegend.create());
-        side.getStyleClass().add("side");
-        return side;
+        VBox beside = new VBox(new BandRuler(desk).node(), yield, MarkLegend.create());
+        beside.getStyleClass().add("side");
+        return new Scrolled(beside);
     }
 
     private void fillLists() {
@@ -192,16 +191,15 @@ final class IntakeView {
 
     private void arrange() {
         Node list = lists.show(shownList);
-        Node main = shownList.equals(IntakeStation.TRAY) ? trayOrNone() : list;
+        boolean isTray = shownList.equals(IntakeStation.TRAY);
+        Node main = isTray && model.trayProperty().get().isEmpty() ? empty : list;
+        // the bands and the yield are of what is being logged; a list needs the width
+        view.setRight(isTray ? side : null);
         VBox.setVgrow(main, Priority.ALWAYS);
         centre.getChildren().clear();
         open.ifPresent(centre.getChildren()::add);
         // an import needs the room
         if (open.isEmpty() || !open.get().equals(importPane)) centre.getChildren().add(main);
-    }
-
-    private Node trayOrNone() {
-        return model.trayProperty().get().isPresent() ? tray : empty;
     }
 
     void openForm(Form form) {

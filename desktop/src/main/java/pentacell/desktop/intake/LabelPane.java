@@ -9,7 +9,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.CellFact.LabelPrinted;
 import pentacell.core.cell.CellRecord;
@@ -21,7 +20,9 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.desktop.kit.Wrapping;
 import pentacell.reports.CellLabel;
 import pentacell.reports.LabelLayout;
 import pentacell.reports.LabelPdf;
@@ -49,6 +50,7 @@ final class LabelPane extends VBox {
         getStyleClass().add("list-pane");
         summary.setId("label-summary");
         summary.getStyleClass().add("list-summary");
+        Wrapping.on(summary);
         layout.setId("label-layout");
         layout.getItems().setAll(LabelLayout.shipped());
         layout.setConverter(new EnumWords<>(LabelLayout::name));
@@ -65,7 +67,7 @@ final class LabelPane extends VBox {
         skip.setPrefColumnCount(3);
         own.setId("label-own");
         own.setPromptText("own grid, such as A4 4x10 48.5x25.4");
-        own.setPrefColumnCount(20);
+        own.setPrefColumnCount(24);
         own.setOnAction(enter -> takeOwn());
         list =
                 new ListPane<CellRecord>(
@@ -73,23 +75,18 @@ final class LabelPane extends VBox {
                                 "label-list",
                                 "No label is due: every cell has one with its last figures.",
                                 CellRecord::id)
-                        .column("Cell", 110, cell -> cell.id().text())
-                        .column("Place", 100, cell -> cell.place().map(Object::toString).orElse(""))
-                        .number("V", 70, cell -> Quantity.VOLTAGE.number(value(cell.firstVolts())))
+                        .column("Cell", cell -> cell.id().text())
+                        .column("Place", cell -> cell.place().map(Object::toString).orElse(""))
+                        .number("V", cell -> Quantity.VOLTAGE.number(value(cell.firstVolts())))
                         .number(
                                 "mAh",
-                                70,
                                 cell -> Quantity.CAPACITY.number(value(cell.milliampHours())))
-                        .number(
-                                "mΩ",
-                                70,
-                                cell -> Quantity.RESISTANCE.number(value(cell.milliohms())));
+                        .number("mΩ", cell -> Quantity.RESISTANCE.number(value(cell.milliohms())));
         Button print = new Button("Print labels (PDF)");
         print.setId("print-labels");
         print.getStyleClass().add("primary");
         print.setOnAction(pressed -> print());
-        HBox row = new HBox(which, layout, own, new Label("leave free"), skip, print);
-        row.getStyleClass().add("school-row");
+        Row row = Row.of(which, layout, own, new Label("leave free"), skip, print);
         getChildren().addAll(summary, row, list.table());
         which.valueProperty().subscribe(chosen -> show());
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);

@@ -26,6 +26,7 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.RunWords;
 import pentacell.desktop.kit.When;
+import pentacell.desktop.kit.Wrapping;
 
 /// Every entry ever logged of a cell, newest first. A wrong one is corrected in its line; it stays
 /// to be seen, struck through.
@@ -50,7 +51,7 @@ final class LifeLineView extends VBox {
         Label at = new Label(When.DAY.words(entry.at().atZone(ZoneId.systemDefault())));
         at.getStyleClass().add("life-at");
         Label what = new Label(words(entry.fact()) + fateWords(entry.fate()));
-        what.setWrapText(true);
+        Wrapping.on(what);
         what.getStyleClass().add(entry.fate() == Fate.STANDING ? "life-what" : "life-gone");
         HBox.setHgrow(what, Priority.ALWAYS);
         what.setMaxWidth(Double.MAX_VALUE);

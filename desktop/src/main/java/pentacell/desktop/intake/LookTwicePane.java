@@ -8,6 +8,7 @@ import pentacell.core.intake.LookTwice.Suspicion;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.desktop.kit.Wrapping;
 
 /// Cells that are perhaps not what their label says.
 final class LookTwicePane extends VBox {
@@ -16,14 +17,15 @@ final class LookTwicePane extends VBox {
         getStyleClass().add("list-pane");
         Label summary = new Label("Perhaps not what the label says");
         summary.getStyleClass().add("list-summary");
+        Wrapping.on(summary);
         ListPane<Suspicion> list =
                 new ListPane<Suspicion>(
                                 desk,
                                 "look-twice-list",
                                 "Nothing suspicious: resting voltages and capacities fit the labels.",
                                 Suspicion::cell)
-                        .column("Cell", 110, each -> each.cell().text())
-                        .column("Why", 600, each -> each.reason().sentence());
+                        .column("Cell", each -> each.cell().text())
+                        .sentence("Why", each -> each.reason().sentence());
         getChildren().addAll(summary, new CautionStrip(desk, Caution.POLARITY), list.table());
         WhenShown.run(
                 this,

@@ -8,7 +8,6 @@ import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
 import pentacell.core.cell.CellFact.PrepDone;
@@ -19,7 +18,9 @@ import pentacell.core.cell.PrepWork;
 import pentacell.core.shelf.Preparation;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.desktop.kit.Wrapping;
 
 /// What must be done to cells before assembly, with check-off by typing the id.
 final class PrepPane extends VBox {
@@ -37,6 +38,7 @@ final class PrepPane extends VBox {
         getStyleClass().add("list-pane");
         summary.setId("prep-summary");
         summary.getStyleClass().add("list-summary");
+        Wrapping.on(summary);
         done.setId("prep-done");
         done.setPromptText("id of the cell that is done, then Enter");
         done.setPrefColumnCount(24);
@@ -47,16 +49,15 @@ final class PrepPane extends VBox {
                                 "prep-list",
                                 "Nothing to prepare. Type what is wrong with a can at the quick line: s sleeve torn, i ring missing, t tab stub, r rust.",
                                 Line::cell)
-                        .column("Work", 130, line -> line.work().words())
-                        .column("Cell", 110, line -> line.cell().text())
-                        .column("Place", 110, Line::place);
+                        .column("Work", line -> line.work().words())
+                        .column("Cell", line -> line.cell().text())
+                        .column("Place", Line::place);
         Button mark = new Button("Done");
         mark.setId("prep-mark");
         mark.setOnAction(pressed ->
                 Optional.ofNullable(list.table().getSelectionModel().getSelectedItem())
                         .ifPresent(line -> log(List.of(line))));
-        HBox row = new HBox(done, mark);
-        row.getStyleClass().add("school-row");
+        Row row = Row.of(done, mark);
         getChildren().addAll(summary, new CautionStrip(desk, Caution.GRINDING), row, list.table());
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);
     }

@@ -6,7 +6,6 @@ import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
 import pentacell.core.cell.CellFact.HandedOver;
@@ -19,7 +18,9 @@ import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.desktop.kit.Wrapping;
 import pentacell.reports.HandOverPdf;
 import pentacell.reports.Paper;
 
@@ -39,27 +40,25 @@ final class RecyclePane extends VBox {
         getStyleClass().add("list-pane");
         summary.setId("recycle-summary");
         summary.getStyleClass().add("list-summary");
+        Wrapping.on(summary);
         list =
                 new ListPane<Item>(
                                 desk,
                                 "recycle-list",
                                 "The recycle box is empty.",
                                 item -> item.cell().id())
-                        .column("Cell", 92, item -> item.cell().id().text())
+                        .column("Cell", item -> item.cell().id().text())
                         .column(
                                 "Place",
-                                84,
                                 item -> item.cell().place().map(Object::toString).orElse(""))
                         .column(
                                 "Chemistry",
-                                96,
                                 item -> item.chemistry().map(Chemistry::words).orElse("not known"))
-                        .number("~ g", 48, item -> Quantity.COUNT.number(item.grams()))
+                        .number("~ g", item -> Quantity.COUNT.number(item.grams()))
                         .column(
                                 "Can",
-                                92,
                                 item -> item.damage() == Damage.DAMAGED ? "■ damaged" : "sound")
-                        .column("Why", 400, item -> item.reason().sentence());
+                        .sentence("Why", item -> item.reason().sentence());
         to.setId("hand-over-to");
         to.setPromptText("who takes it: town collection point");
         to.setPrefColumnCount(22);
@@ -71,8 +70,7 @@ final class RecyclePane extends VBox {
         handOver.getStyleClass().add("primary");
         handOver.setOnAction(pressed -> handOver());
         to.setOnAction(enter -> handOver());
-        HBox row = new HBox(to, handOver, pdf);
-        row.getStyleClass().add("school-row");
+        Row row = Row.of(to, handOver, pdf);
         getChildren()
                 .addAll(
                         summary,

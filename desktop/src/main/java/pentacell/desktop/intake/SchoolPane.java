@@ -10,7 +10,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.CellFact.ResistanceMethod;
@@ -22,7 +21,9 @@ import pentacell.core.school.SchoolFact;
 import pentacell.core.school.Schools;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.desktop.kit.Wrapping;
 
 /// The schools of voltage bands: choose one, see which cells change their verdict, put it in force;
 /// or edit a copy.
@@ -52,12 +53,12 @@ final class SchoolPane extends VBox {
         name.setPromptText("as in our shed");
         name.setPrefColumnCount(12);
         bands.setId("school-bands");
+        bands.getStyleClass().add("may-shorten");
         force.setId("school-force");
         force.getStyleClass().add("primary");
         save.setId("school-save");
         effect.setId("school-effect");
-        effect.setWrapText(true);
-        effect.setMinHeight(USE_PREF_SIZE);
+        Wrapping.on(effect);
         changes.setId("school-changes");
         changes.setPlaceholder(new Label("No cell changes its verdict."));
         VBox.setVgrow(changes, Priority.ALWAYS);
@@ -95,21 +96,15 @@ final class SchoolPane extends VBox {
                                         List.of(new SchoolFact.MeterChosen(chosen)),
                                         () -> {});
                 });
-        HBox row = new HBox(new Label("Typed and imported resistances are read with"), meter);
-        row.getStyleClass().add("school-row");
-        return row;
+        return Row.of(new Label("Typed and imported resistances are read with"), meter);
     }
 
     private Node chooser() {
-        HBox row = new HBox(new Label("School"), chemistry, school, force);
-        row.getStyleClass().add("school-row");
-        return row;
+        return Row.of(new Label("School"), chemistry, school, force);
     }
 
     private Node copier() {
-        HBox row = new HBox(new Label("Edit a copy called"), name, save);
-        row.getStyleClass().add("school-row");
-        return new VBox(4, row, bands);
+        return new VBox(4, Row.of(new Label("Edit a copy called"), name, save), bands);
     }
 
     private void offer() {

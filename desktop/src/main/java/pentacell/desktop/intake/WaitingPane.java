@@ -4,9 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
 import pentacell.core.cell.Chemistry;
@@ -17,7 +14,9 @@ import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.desktop.kit.Wrapping;
 import pentacell.workshop.exchange.HarvestFiles;
 
 /// The cells that wait for their test, each with what happens to it next.
@@ -36,32 +35,28 @@ final class WaitingPane extends VBox {
         cautions = new CautionStrip(desk);
         summary.setId("waiting-summary");
         summary.getStyleClass().add("list-summary");
+        Wrapping.on(summary);
         list =
                 new ListPane<WaitingForTest>(
                                 desk,
                                 "waiting-list",
                                 "No cell waits for its test. A cell comes here with its first voltage.",
                                 each -> each.cell().id())
-                        .column("Cell", 78, each -> each.cell().id().text())
+                        .column("Cell", each -> each.cell().id().text())
                         .column(
                                 "Place",
-                                68,
                                 each -> each.cell().place().map(Object::toString).orElse(""))
                         .number(
                                 "First V",
-                                58,
                                 each ->
                                         Quantity.VOLTAGE.number(
                                                 each.cell().firstVolts().orElse(Double.NaN)))
-                        .column("Verdict", 128, each -> each.instruction().verdict().words())
-                        .column("What next", 400, WaitingForTest::words);
+                        .column("Verdict", each -> each.instruction().verdict().words())
+                        .sentence("What next", WaitingForTest::words);
         Button csv = new Button("Write CSV");
         csv.setId("waiting-csv");
         csv.setOnAction(pressed -> writeCsv());
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox head = new HBox(summary, gap, csv);
-        head.getStyleClass().add("school-row");
+        Row head = Row.of(summary, Row.gap(), csv);
         getChildren().addAll(head, cautions, list.table());
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);
     }

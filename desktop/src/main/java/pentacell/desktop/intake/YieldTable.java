@@ -3,15 +3,12 @@ package pentacell.desktop.intake;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import javafx.scene.control.Label;
-import javafx.scene.control.TableColumn;
-import javafx.scene.control.TableView;
 import pentacell.core.donor.Donor;
 import pentacell.core.donor.Donors;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
 import pentacell.core.state.WorkshopState;
-import pentacell.desktop.kit.Columns;
+import pentacell.desktop.kit.FittedTable;
 
 /// The running yield: how many cells of each donor were logged, are fit, wait, are out.
 final class YieldTable {
@@ -20,22 +17,13 @@ final class YieldTable {
     /// The yield of one donor.
     record Yield(Donor donor, int cells, int fit, int waiting, int out) {}
 
-    static TableView<Yield> create() {
-        TableView<Yield> table = new TableView<>();
-        table.setId("yield");
-        table.setPlaceholder(new Label("No donor yet: Add donor begins one."));
-        table.getColumns().add(Columns.of("Donor", 64, yield -> yield.donor().code()));
-        table.getColumns().add(number("Cells", Yield::cells));
-        table.getColumns().add(number("Fit", Yield::fit));
-        table.getColumns().add(number("Wait", Yield::waiting));
-        table.getColumns().add(number("Out", Yield::out));
-        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
-        return table;
-    }
-
-    private static TableColumn<Yield, Object> number(
-            String title, java.util.function.Function<Yield, Integer> value) {
-        return Columns.number(title, 46, row -> value.apply(row) == 0 ? "" : value.apply(row));
+    static FittedTable<Yield> create() {
+        return new FittedTable<Yield>("yield", "No donor yet: Add donor begins one.")
+                .column("Donor", yield -> yield.donor().code())
+                .count("Cells", Yield::cells)
+                .count("Fit", Yield::fit)
+                .count("Wait", Yield::waiting)
+                .count("Out", Yield::out);
     }
 
     static List<Yield> of(WorkshopState state, JudgedStock judged) {

@@ -11,8 +11,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pentacell.core.unit.NumberText;
 
@@ -21,7 +19,7 @@ import pentacell.core.unit.NumberText;
 public final class Form extends VBox {
     static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
 
-    private final FlowPane fields = new FlowPane();
+    private final Row fields = Row.of();
     private final Label message = new Label();
     private final Button verb = new Button();
     private final List<TextField> texts = new ArrayList<>();
@@ -41,9 +39,8 @@ public final class Form extends VBox {
         close.setOnAction(pressed -> onClose.run());
         message.getStyleClass().add("form-message");
         message.setId(id + "-message");
-        message.setWrapText(true);
-        HBox buttons = new HBox(verb, close, message);
-        buttons.getStyleClass().add("form-buttons");
+        Wrapping.on(message);
+        Row buttons = Row.of(verb, close, message);
         getChildren().addAll(heading, fields, buttons);
         setOnKeyPressed(key -> {
             if (key.getCode() == KeyCode.ESCAPE) onClose.run();

@@ -9,15 +9,13 @@ import java.util.function.Supplier;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.Region;
 
 /// The panes of a station, one shown at a time: a row of tabs that says which, and how much waits
-/// in each. A pane is made when it is first looked at.
+/// in each. A pane is made when it is first looked at, and scrolls where its place is too low.
 public final class PaneTabs {
     private static final PseudoClass SHOWN = PseudoClass.getPseudoClass("shown");
 
-    private final FlowPane row = new Row();
+    private final Row row = Row.tight();
     private final Consumer<String> onChosen;
     private final Map<String, Button> tabs = new LinkedHashMap<>();
     private final Map<String, Lazy<Node>> panes = new LinkedHashMap<>();
@@ -34,10 +32,9 @@ public final class PaneTabs {
         Button tab = new Button(name);
         tab.setId("tab-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
         tab.getStyleClass().add("tray-button");
-        tab.setMinWidth(Region.USE_PREF_SIZE);
         tab.setOnAction(pressed -> onChosen.accept(name));
         tabs.put(name, tab);
-        panes.put(name, new Lazy<>(maker));
+        panes.put(name, new Lazy<>(() -> new Scrolled(maker.get())));
         row.getChildren().add(tab);
         return this;
     }
@@ -73,15 +70,5 @@ public final class PaneTabs {
     public void count(String name, int count) {
         Button tab = tabs.get(name);
         if (tab != null) tab.setText(count > 0 ? name + " " + count : name);
-    }
-
-    /// Wraps when there is no room, but asks for no more room than its tabs need in one row.
-    private static final class Row extends FlowPane {
-        @Override
-        protected double computePrefWidth(double height) {
-            double width = snappedLeftInset() + snappedRightInset();
-            for (Node tab : getManagedChildren()) width += snapSizeX(tab.prefWidth(-1)) + getHgap();
-            return Math.max(0, width - getHgap());
-        }
     }
 }

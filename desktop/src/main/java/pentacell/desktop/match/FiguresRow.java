@@ -2,15 +2,17 @@ package pentacell.desktop.match;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.match.MatchModel.Shown;
 
 /// What the match comes to, the loudest numbers of the station.
-final class FiguresRow extends FlowPane {
+final class FiguresRow {
+    private final Row row = Row.of();
     private final Label usable = figure("usable", "Usable / mAh");
     private final Label spread = figure("spread", "Spread / mAh");
     private final Label share = figure("spread-share", "Spread / %");
@@ -19,10 +21,12 @@ final class FiguresRow extends FlowPane {
     private final Label left = figure("left-over", "Left over");
 
     FiguresRow() {
-        getStyleClass().add("figures-row");
+        row.getStyleClass().add("figures-row");
         usable.getStyleClass().add("loudest");
-        // one row where there is room, two in a small window
-        setPrefWrapLength(620);
+    }
+
+    Node node() {
+        return row;
     }
 
     private Label figure(String id, String caption) {
@@ -31,9 +35,7 @@ final class FiguresRow extends FlowPane {
         number.getStyleClass().add("loud");
         Label words = new Label(caption);
         words.getStyleClass().add("caption");
-        number.setMinWidth(USE_PREF_SIZE);
-        words.setMinWidth(USE_PREF_SIZE);
-        getChildren().add(new VBox(number, words));
+        row.getChildren().add(new VBox(number, words));
         return number;
     }
 

@@ -3,15 +3,15 @@ package pentacell.desktop.match;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.kit.Following;
 import pentacell.desktop.kit.Lazy;
 import pentacell.desktop.kit.PaneTabs;
+import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.Wrapping;
 
 /// What Match shows: the rules on the left, the skyline and its figures, and the pick walk.
 final class MatchView {
@@ -34,7 +34,7 @@ final class MatchView {
         view.setLeft(rules);
         consequence.setId("swap-effect");
         consequence.getStyleClass().add("consequence");
-        consequence.setMinHeight(Region.USE_PREF_SIZE);
+        Wrapping.on(consequence);
         skyline.consequenceProperty()
                 .subscribe(text ->
                         consequence.setText(
@@ -42,17 +42,11 @@ final class MatchView {
                                         ? "Drag one cell onto another to swap. L locks; X marks, X again swaps."
                                         : text));
         model.shownProperty().subscribe(figures::show);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox.setHgrow(figures, Priority.ALWAYS);
-        HBox bar = new HBox(figures);
-        bar.getStyleClass().add("station-bar");
-        consequence.setMinWidth(0);
-        HBox views = new HBox(consequence, gap, tabs.row());
+        Row views = Row.of(consequence, Row.gap(), tabs.row());
         views.getStyleClass().add("views");
         centre.getStyleClass().add("station-centre");
         VBox.setVgrow(centre, Priority.ALWAYS);
-        view.setCenter(new VBox(bar, views, centre));
+        view.setCenter(new VBox(figures.node(), views, centre));
         show(MatchStation.SKYLINE);
     }
 

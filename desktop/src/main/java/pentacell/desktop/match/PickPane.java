@@ -9,17 +9,13 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Function;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableColumn;
-import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.PickLine;
 import pentacell.core.build.PickWalk;
@@ -30,8 +26,10 @@ import pentacell.core.pack.PackFact;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
-import pentacell.desktop.kit.Columns;
 import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.Wrapping;
 import pentacell.desktop.match.MatchModel.Shown;
 import pentacell.reports.Paper;
 import pentacell.reports.PickListPdf;
@@ -54,7 +52,8 @@ final class PickPane extends VBox {
     private final Label left = new Label();
     private final TextField check = new TextField();
     private final Label answer = new Label();
-    private final TableView<PickLine> table = new TableView<>();
+    private final FittedTable<PickLine> table =
+            new FittedTable<>("pick-table", "Nothing to pick: match a pack first.");
 
     PickPane(Desk desk, MatchModel model, FileAsk files) {
         this.desk = desk;
@@ -73,27 +72,25 @@ final class PickPane extends VBox {
         paper.setConverter(new EnumWords<>(size -> size == Paper.A4 ? "A4" : "Letter"));
         next.setId("pick-next");
         next.getStyleClass().add("pick-next");
+        Wrapping.on(next);
         left.setId("pick-left");
         left.getStyleClass().add("caption");
         check.setId("pick-check");
-        check.setPromptText("type or scan the id of the cell in your hand, then Enter");
+        check.setPromptText("cell id, typed or scanned, then Enter");
         check.getStyleClass().add("quick-field");
         check.setOnAction(enter -> checkOff());
         check.textProperty().subscribe(text -> check.pseudoClassStateChanged(WRONG, false));
         answer.setId("pick-answer");
-        answer.setWrapText(true);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox bar =
-                new HBox(
+        Wrapping.on(answer);
+        Row bar =
+                Row.of(
                         new Label("Walk"),
                         order,
-                        gap,
+                        Row.gap(),
                         new Label("Paper"),
                         paper,
                         button("pick-pdf", "Print pick list", this::pdf),
                         button("pick-csv", "Save as CSV", this::csv));
-        bar.getStyleClass().add("station-bar");
         HBox.setHgrow(check, Priority.ALWAYS);
         HBox line = new HBox(check);
         VBox.setVgrow(table, Priority.ALWAYS);
@@ -115,34 +112,19 @@ final class PickPane extends VBox {
     }
 
     private void columns() {
-        table.setId("pick-table");
-        table.setPlaceholder(new Label("Nothing to pick: match a pack first."));
-        column("Taken", 60, line -> line.taken() ? "✓" : "");
-        column("Place", 90, line -> line.place().map(Object::toString).orElse("not placed"));
-        column("Cell", 100, line -> line.cell().text());
-        column("Group", 60, line -> String.valueOf(line.group())).getStyleClass().add("number");
-        column("Position", 70, line -> String.valueOf(line.position()))
-                .getStyleClass()
-                .add("number");
-        column("mAh", 70, line -> Quantity.CAPACITY.number(line.milliampHours().orElse(Double.NaN)))
-                .getStyleClass()
-                .add("number");
-        column("mΩ", 70, line -> Quantity.RESISTANCE.number(line.milliohms().orElse(Double.NaN)))
-                .getStyleClass()
-                .add("number");
+        table.column("Taken", line -> line.taken() ? "✓" : "")
+                .column("Place", line -> line.place().map(Object::toString).orElse("not placed"))
+                .column("Cell", line -> line.cell().text())
+                .count("Group", PickLine::group)
+                .count("Position", PickLine::position)
+                .measured("mAh", Quantity.CAPACITY, PickLine::milliampHours)
+                .measured("mΩ", Quantity.RESISTANCE, PickLine::milliohms)
+                .inThisOrder();
         table.getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(line -> {
                     if (line != null) desk.selection().select(line.cell());
                 });
-    }
-
-    private TableColumn<PickLine, String> column(
-            String title, double width, Function<PickLine, String> value) {
-        TableColumn<PickLine, String> column = Columns.of(title, width, value);
-        column.setSortable(false);
-        table.getColumns().add(column);
-        return column;
     }
 
     private Optional<Pack> pack() {

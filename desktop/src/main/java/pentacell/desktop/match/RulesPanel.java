@@ -8,7 +8,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -24,6 +23,8 @@ import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.Scrolled;
+import pentacell.desktop.kit.Wrapping;
 import pentacell.desktop.match.MatchModel.Search;
 
 /// The rules of a match, the button that searches, how the search goes, and the trade-off curve.
@@ -54,10 +55,10 @@ final class RulesPanel extends VBox {
         chemistry.setConverter(new EnumWords<>(Chemistry::words));
         chemistry.setMaxWidth(Double.MAX_VALUE);
         stock.setId("stock-said");
-        stock.setWrapText(true);
+        Wrapping.on(stock);
         stock.getStyleClass().add("caption");
         message.setId("match-message");
-        message.setWrapText(true);
+        Wrapping.on(message);
         message.getStyleClass().add("match-message");
         fields = new RuleFields(message::setText);
         match.setId("match");
@@ -79,9 +80,7 @@ final class RulesPanel extends VBox {
                         nearest,
                         curve());
         rules.getStyleClass().add("rules-content");
-        ScrollPane scroll = new ScrollPane(rules);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        Scrolled scroll = new Scrolled(rules);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().add(scroll);
         follow();
@@ -124,7 +123,7 @@ final class RulesPanel extends VBox {
         draw.setId("draw-trade-off");
         draw.setOnAction(pressed -> rules().ifPresent(model::drawCurve));
         Label caption = new Label("Capacity against IR limit; a click takes the limit");
-        caption.setWrapText(true);
+        Wrapping.on(caption);
         caption.getStyleClass().add("caption");
         return new VBox(4, caption, draw, plot);
     }

@@ -1,5 +1,7 @@
 package pentacell.desktop.stock;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -9,15 +11,13 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
-import javafx.scene.control.TableView;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import pentacell.core.cell.CellId;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
-import pentacell.desktop.kit.Columns;
+import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.Following;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
@@ -29,14 +29,16 @@ import pentacell.desktop.stock.StockModel.Row;
 final class StockView {
     private static final PseudoClass HIDDEN = PseudoClass.getPseudoClass("off");
 
-    private static final double FIGURES_WIDTH = 336;
-
     private final Desk desk;
     private final StockModel model;
     private final FieldPlot field;
-    private final TableView<Row> table = new TableView<>();
-    private final TableView<Figures> figures = new TableView<>();
-    private final FlowPane models = new FlowPane();
+    private final FittedTable<Row> table =
+            new FittedTable<>(
+                    "stock-table",
+                    "No cell to show. Log cells at Intake, or drop the brush with Esc.");
+    private final FittedTable<Figures> figures =
+            new FittedTable<>("stock-figures", "No figures yet.");
+    private final pentacell.desktop.kit.Row bar = pentacell.desktop.kit.Row.of();
     private final Label count = new Label();
     private final BorderPane view = new BorderPane();
 
@@ -46,11 +48,8 @@ final class StockView {
         field = new FieldPlot(desk, model);
         view.setId("stock");
         view.getStyleClass().add("station");
-        models.getStyleClass().add("models");
         count.setId("stock-count");
         count.getStyleClass().add("caption");
-        HBox bar = new HBox(models, count);
-        HBox.setHgrow(models, Priority.ALWAYS);
         bar.getStyleClass().add("station-bar");
         view.setTop(bar);
         SplitPane split = new SplitPane(field, new Following(this::lower));
@@ -73,8 +72,7 @@ final class StockView {
 
     private Node lower() {
         Following beside = new Following(() -> figures);
-        beside.setMinWidth(FIGURES_WIDTH);
-        beside.setPrefWidth(FIGURES_WIDTH);
+        beside.getStyleClass().add("stock-figures-place");
         HBox lower = new HBox(table, beside);
         lower.getStyleClass().add("stock-lower");
         HBox.setHgrow(table, Priority.ALWAYS);
@@ -97,7 +95,7 @@ final class StockView {
     }
 
     private void showModels(StockModel.Shown shown) {
-        models.getChildren().clear();
+        List<Node> keys = new ArrayList<>();
         int number = 0;
         for (Map.Entry<String, Integer> each : model.models().entrySet()) {
             ModelShape shape = ModelShape.of(number++);
@@ -110,8 +108,11 @@ final class StockView {
             button.setId("model-" + each.getKey().replace(' ', '-'));
             button.pseudoClassStateChanged(HIDDEN, shown.hiddenModels().contains(each.getKey()));
             button.setOnAction(pressed -> model.toggle(each.getKey()));
-            models.getChildren().add(button);
+            keys.add(button);
         }
+        keys.add(pentacell.desktop.kit.Row.gap());
+        keys.add(count);
+        bar.getChildren().setAll(keys);
     }
 
     private void showSelected(Optional<CellId> selected) {
@@ -128,38 +129,20 @@ final class StockView {
     }
 
     private void table() {
-        table.setId("stock-table");
-        table.setPlaceholder(
-                new Label("No cell to show. Log cells at Intake, or drop the brush with Esc."));
-        table.getColumns().add(Columns.of("Cell", 68, row -> row.cell().id()));
-        table.getColumns().add(Columns.of("Model", 96, Row::modelName));
-        table.getColumns()
-                .add(
-                        Columns.of(
-                                "Place",
-                                66,
-                                row -> row.cell().place().map(Object::toString).orElse("")));
-        table.getColumns()
-                .add(Columns.measured("V", 50, Quantity.VOLTAGE, row -> row.cell().volts()));
-        table.getColumns()
-                .add(
-                        Columns.measured(
-                                "mAh", 50, Quantity.CAPACITY, row -> row.cell().milliampHours()));
-        table.getColumns()
-                .add(
-                        Columns.measured(
-                                "SoH %",
-                                50,
-                                Quantity.PERCENT,
-                                row ->
-                                        row.soh().isPresent()
-                                                ? OptionalDouble.of(100 * row.soh().getAsDouble())
-                                                : row.soh()));
-        table.getColumns()
-                .add(
-                        Columns.measured(
-                                "mΩ", 50, Quantity.RESISTANCE, row -> row.cell().milliohms()));
-        table.getColumns().add(Columns.of("Standing", 80, row -> row.standing().words()));
+        table.column("Cell", row -> row.cell().id().text())
+                .column("Model", Row::modelName)
+                .column("Place", row -> row.cell().place().map(Object::toString).orElse(""))
+                .measured("V", Quantity.VOLTAGE, row -> row.cell().volts())
+                .measured("mAh", Quantity.CAPACITY, row -> row.cell().milliampHours())
+                .measured(
+                        "SoH %",
+                        Quantity.PERCENT,
+                        row ->
+                                row.soh().isPresent()
+                                        ? OptionalDouble.of(100 * row.soh().getAsDouble())
+                                        : row.soh())
+                .measured("mΩ", Quantity.RESISTANCE, row -> row.cell().milliohms())
+                .column("Standing", row -> row.standing().words());
         table.getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(row -> {
@@ -168,31 +151,16 @@ final class StockView {
     }
 
     private void figures() {
-        figures.setId("stock-figures");
-        figures.setPlaceholder(new Label("No figures yet."));
-        figures.getColumns().add(Columns.of("Model", 102, Figures::name));
-        figures.getColumns()
-                .add(Columns.number("n", 34, row -> Quantity.COUNT.number(row.capacity().count())));
-        figures.getColumns()
-                .add(
-                        Columns.number(
-                                "mean mAh",
-                                66,
-                                row -> Quantity.CAPACITY.number(row.capacity().mean())));
-        figures.getColumns()
-                .add(
-                        Columns.number(
-                                "σ", 44, row -> Quantity.CAPACITY.number(row.capacity().sigma())));
-        figures.getColumns()
-                .add(
-                        Columns.number(
-                                "min–max",
-                                86,
-                                row ->
-                                        Quantity.CAPACITY.number(row.capacity().least())
-                                                + "–"
-                                                + Quantity.CAPACITY.number(
-                                                        row.capacity().greatest())));
-        figures.getColumns().forEach(column -> column.setSortable(false));
+        figures.column("Model", Figures::name)
+                .number("n", row -> Quantity.COUNT.number(row.capacity().count()))
+                .number("mean mAh", row -> Quantity.CAPACITY.number(row.capacity().mean()))
+                .number("σ", row -> Quantity.CAPACITY.number(row.capacity().sigma()))
+                .number(
+                        "min–max",
+                        row ->
+                                Quantity.CAPACITY.number(row.capacity().least())
+                                        + "–"
+                                        + Quantity.CAPACITY.number(row.capacity().greatest()))
+                .inThisOrder();
     }
 }

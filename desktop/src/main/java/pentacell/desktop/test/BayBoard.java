@@ -28,6 +28,7 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.kit.Wrapping;
 import pentacell.instruments.bench.LiveRun;
 import pentacell.instruments.protocol.Ask.FaultKind;
 
@@ -58,11 +59,12 @@ final class BayBoard extends VBox {
         cautions = new CautionStrip(desk);
         summary.setId("bay-summary");
         summary.getStyleClass().add("list-summary");
+        Wrapping.on(summary);
         last.setId("last-finished");
-        last.setWrapText(true);
+        Wrapping.on(last);
         grid.getStyleClass().add("bay-grid");
         empty.getStyleClass().add("empty");
-        empty.setWrapText(true);
+        Wrapping.on(empty);
         VBox.setVgrow(grid, Priority.ALWAYS);
         getChildren().addAll(summary, cautions, last, grid);
         model.changesProperty().subscribe(count -> show());

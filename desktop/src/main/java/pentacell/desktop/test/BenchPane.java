@@ -2,12 +2,9 @@ package pentacell.desktop.test;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.bay.Bay;
@@ -21,19 +18,21 @@ import pentacell.core.measure.InstrumentFigures.BayFigures;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
-import pentacell.desktop.kit.Columns;
+import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.desktop.kit.Wrapping;
 import pentacell.instruments.bench.LinkState;
 import pentacell.instruments.simulated.StandIn;
 
 /// What stands on the bench: instruments and their lines, how far their bays read off, the hours
 /// somebody is there, the standard conditions.
 final class BenchPane extends VBox {
-    private static final double WRAP = 400;
-
     private final Desk desk;
     private final TestModel model;
-    private final TableView<Row> table = new TableView<>();
+    private final FittedTable<BayRow> table =
+            new FittedTable<>(
+                    "bench-table", "No instrument yet. Add a stand-in, or type an address.");
     private final Label figures = new Label();
     private final TextField address = new TextField();
     private final Label remark = new Label();
@@ -41,7 +40,7 @@ final class BenchPane extends VBox {
     private final Recorrect recorrect;
 
     /// A bay of an instrument in the table.
-    private record Row(
+    private record BayRow(
             String instrument, String bay, String line, String currents, BayFigures figures) {}
 
     BenchPane(Desk desk, TestModel model, LogIntake logs) {
@@ -49,10 +48,7 @@ final class BenchPane extends VBox {
         this.model = model;
         setId("bench-pane");
         getStyleClass().add("list-pane");
-        FlowPane add = new FlowPane();
-        add.getStyleClass().add("extras");
-        // or the row would push the pane over the card
-        add.setPrefWrapLength(WRAP);
+        Row add = Row.of();
         for (StandIn kind : StandIn.values()) {
             Button button = new Button("Add " + kind.words());
             button.setId("add-" + kind.code());
@@ -65,64 +61,48 @@ final class BenchPane extends VBox {
         Label simulated =
                 new Label(
                         "The four are stand-ins with virtual cells, for practice. A real instrument speaks the line protocol (docs/instrument-protocol.md):");
-        simulated.setWrapText(true);
+        Wrapping.on(simulated);
         simulated.getStyleClass().add("caption");
         address.setId("instrument-address");
-        address.setPromptText("name host:port, such as Charger A 127.0.0.1:7801");
-        address.setPrefColumnCount(30);
+        address.setPromptText("Charger A 127.0.0.1:7801");
+        address.setPrefColumnCount(20);
         address.setOnAction(enter -> addByAddress());
-        table.setId("bench-table");
-        table.setPlaceholder(new Label("No instrument yet. Add a stand-in, or type an address."));
-        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
         VBox.setVgrow(table, Priority.ALWAYS);
-        column("Bay", 130, Row::bay);
-        column("Line", 170, Row::line);
-        column("Charge / discharge A", 130, Row::currents);
-        column(
+        table.column("Bay", BayRow::bay);
+        table.column("Line", BayRow::line);
+        table.column("Charge / discharge A", BayRow::currents);
+        table.column(
                 "Gain",
-                62,
                 row ->
                         row.figures().runs() == 0
                                 ? "–"
                                 : Quantity.RATIO.number(row.figures().gain()));
-        column(
+        table.column(
                 "Contact mΩ",
-                80,
                 row ->
                         row.figures().runs() == 0
                                 ? "–"
                                 : Quantity.RESISTANCE.number(row.figures().contactMilliohms()));
-        column("Reference runs", 100, row -> String.valueOf(row.figures().runs()));
+        table.column("Reference runs", row -> String.valueOf(row.figures().runs()));
         Button reference = new Button("Use as reference");
         reference.setId("choose-reference");
         reference.setOnAction(pressed -> chooseReference());
         figures.setId("instrument-figures");
-        figures.setWrapText(true);
-        // or the table would take the room of their second line
-        figures.setMinHeight(USE_PREF_SIZE);
-        remark.setMinHeight(USE_PREF_SIZE);
+        Wrapping.on(figures);
         remark.setId("bench-remark");
-        remark.setWrapText(true);
-        settings = new BenchSettings(desk, model, logs, remark::setText);
-        settings.setPrefWrapLength(WRAP);
-        settings.getChildren().addFirst(BenchSettings.captioned("Instrument", address));
+        Wrapping.on(remark);
+        settings = new BenchSettings(desk, model, logs, address, remark::setText);
         recorrect = new Recorrect(desk, model, remark::setText);
         Button aside = new Button("Set bay aside or use it again");
         aside.setId("bay-aside");
         aside.setOnAction(pressed -> setAside());
-        FlowPane acts = new FlowPane(aside, remove, reference, recorrect.button());
-        acts.getStyleClass().add("extras");
-        acts.setPrefWrapLength(WRAP);
-        getChildren().addAll(add, simulated, settings, table, acts, figures, remark);
+        Row acts = Row.of(aside, remove, reference, recorrect.button());
+        getChildren().addAll(add, simulated, settings.node(), table, acts, figures, remark);
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);
         model.changesProperty()
                 .subscribe(count -> {
                     if (getScene() != null) show();
                 });
-    }
-
-    private void column(String title, double width, Function<Row, String> value) {
-        table.getColumns().add(Columns.of(title, width, value));
     }
 
     private void show() {
@@ -143,8 +123,8 @@ final class BenchPane extends VBox {
     private record Known(InstrumentFigures figures, List<CellId> references) {}
 
     /// Shows rows; the bay that was marked stays marked.
-    private void put(List<Row> rows) {
-        Row marked = table.getSelectionModel().getSelectedItem();
+    private void put(List<BayRow> rows) {
+        BayRow marked = table.getSelectionModel().getSelectedItem();
         table.getItems().setAll(rows);
         if (marked == null) return;
         for (int i = 0; i < rows.size(); i++)
@@ -152,12 +132,12 @@ final class BenchPane extends VBox {
     }
 
     private void show(Known known) {
-        List<Row> rows =
+        List<BayRow> rows =
                 Bench.of(desk.ledger().state()).instruments().values().stream()
                         .flatMap(instrument ->
                                 instrument.bays().stream()
                                         .map(bay ->
-                                                new Row(
+                                                new BayRow(
                                                         instrument.name(),
                                                         bay.name(),
                                                         words(instrument, bay),
@@ -244,7 +224,7 @@ final class BenchPane extends VBox {
     }
 
     private void remove() {
-        Row row = table.getSelectionModel().getSelectedItem();
+        BayRow row = table.getSelectionModel().getSelectedItem();
         if (row == null) {
             remark.setText("Choose the instrument in the table first.");
             return;
@@ -267,7 +247,7 @@ final class BenchPane extends VBox {
     }
 
     private void setAside() {
-        Row row = table.getSelectionModel().getSelectedItem();
+        BayRow row = table.getSelectionModel().getSelectedItem();
         if (row == null) {
             remark.setText("Choose the bay in the table first.");
             return;

@@ -6,7 +6,6 @@ import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import pentacell.core.bay.Bench;
 import pentacell.core.bay.BenchFact;
@@ -16,10 +15,11 @@ import pentacell.core.school.Schools;
 import pentacell.core.school.TestSchool;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.SchoolChooser;
+import pentacell.desktop.kit.Row;
 
 /// How the bench is run: clock of the stand-ins, standard conditions, hours somebody is there, the
 /// folder logs come into.
-final class BenchSettings extends FlowPane {
+final class BenchSettings {
     private final Desk desk;
     private final TestModel model;
     private final Consumer<String> remark;
@@ -28,13 +28,15 @@ final class BenchSettings extends FlowPane {
     private final TextField from = new TextField();
     private final TextField until = new TextField();
     private final TextField folder = new TextField();
+    private final Row row;
 
+    /// @param address where an instrument is added
     /// @param remark says what is wrong with what was typed; empty when nothing is
-    BenchSettings(Desk desk, TestModel model, LogIntake logs, Consumer<String> remark) {
+    BenchSettings(
+            Desk desk, TestModel model, LogIntake logs, Node address, Consumer<String> remark) {
         this.desk = desk;
         this.model = model;
         this.remark = remark;
-        getStyleClass().add("form-fields");
         speed.setId("stand-in-speed");
         speed.getItems().setAll(TestModel.SPEEDS);
         speed.setValue(model.speed());
@@ -66,8 +68,9 @@ final class BenchSettings extends FlowPane {
         folder.setPrefColumnCount(24);
         logs.folder().ifPresent(path -> folder.setText(path.toString()));
         folder.setOnAction(enter -> watch(logs));
-        getChildren()
-                .addAll(
+        row =
+                Row.of(
+                        captioned("Instrument: name host:port", address),
                         captioned("Stand-ins' clock ×", speed),
                         captioned("Standard conditions", school),
                         captioned("Staffed from (h)", from),
@@ -75,7 +78,11 @@ final class BenchSettings extends FlowPane {
                         captioned("Watched folder", folder));
     }
 
-    static Node captioned(String caption, Node field) {
+    Node node() {
+        return row;
+    }
+
+    private static Node captioned(String caption, Node field) {
         Label label = new Label(caption);
         label.setLabelFor(field);
         label.getStyleClass().add("caption");

@@ -9,9 +9,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.CellFact.CapacityMeasured;
 import pentacell.core.cell.CellId;
@@ -33,7 +31,9 @@ import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.Scale;
+import pentacell.desktop.kit.Wrapping;
 import pentacell.workshop.exchange.RunLogFiles;
 
 /// The curve of the selected cell's last run, with those of its sisters behind it, the conditions
@@ -68,8 +68,9 @@ final class CurvePane extends VBox {
         getStyleClass().add("list-pane");
         title.setId("curve-title");
         title.getStyleClass().add("list-summary");
+        Wrapping.on(title);
         conditions.setId("curve-conditions");
-        conditions.setWrapText(true);
+        Wrapping.on(conditions);
         oddities.setId("curve-oddities");
         ToggleGroup group = new ToggleGroup();
         overTime.setToggleGroup(group);
@@ -91,10 +92,7 @@ final class CurvePane extends VBox {
                                 "Write samples",
                                 each.run().replace('#', '-') + ".csv",
                                 RunLogFiles.csv(each.log()))));
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox head = new HBox(title, gap, overCharge, overTime, csv);
-        head.getStyleClass().add("school-row");
+        Row head = Row.of(title, Row.gap(), overCharge, overTime, csv);
         plot.setId("curve-plot");
         plot.getStyleClass().add("curve-plot");
         VBox.setVgrow(plot, Priority.ALWAYS);
@@ -189,7 +187,7 @@ final class CurvePane extends VBox {
                                                             + clock(each.atSeconds())
                                                             + "  "
                                                             + RunWords.sentence(each));
-                                    line.setWrapText(true);
+                                    Wrapping.on(line);
                                     line.getStyleClass().add("caution-notice");
                                     return line;
                                 })

@@ -2,12 +2,8 @@ package pentacell.desktop.test;
 
 import java.time.LocalDateTime;
 import java.util.OptionalDouble;
-import java.util.function.Function;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableView;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.Place;
 import pentacell.core.judgement.Reason;
@@ -19,16 +15,21 @@ import pentacell.core.school.Schools;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.SchoolChooser;
-import pentacell.desktop.kit.Columns;
+import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.desktop.kit.Wrapping;
 
 /// The hold shelf by due date: what each cell lost, and what follows.
 final class HoldPane extends VBox {
     private final Desk desk;
     private final Label summary = new Label();
     private final Label why = new Label();
-    private final TableView<HoldShelf.Row> table = new TableView<>();
+    private final FittedTable<HoldShelf.Row> table =
+            new FittedTable<>(
+                    "hold-table",
+                    "Nothing lies on the hold shelf. A cell comes here full, when its test is done; then type its id and its voltage below.");
     private final SchoolChooser<HoldSchool> school;
 
     HoldPane(Desk desk) {
@@ -37,8 +38,9 @@ final class HoldPane extends VBox {
         getStyleClass().add("list-pane");
         summary.setId("hold-summary");
         summary.getStyleClass().add("list-summary");
+        Wrapping.on(summary);
         why.setId("hold-why");
-        why.setWrapText(true);
+        Wrapping.on(why);
         school =
                 new SchoolChooser<>(
                         desk,
@@ -50,46 +52,37 @@ final class HoldPane extends VBox {
                                 SchoolFact.HoldChosen::new,
                                 "Hold test",
                                 chosen -> "Hold test: " + chosen.name()));
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
         Label caption = new Label("School");
         caption.getStyleClass().add("caption");
-        HBox head = new HBox(summary, gap, caption, school);
-        head.getStyleClass().add("school-row");
-        table.setId("hold-table");
-        table.setPlaceholder(
-                new Label(
-                        "Nothing lies on the hold shelf. A cell comes here full, when its test is done; then type its id and its voltage below."));
-        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
+        Row head = Row.of(summary, Row.gap(), caption, school);
         VBox.setVgrow(table, Priority.ALWAYS);
-        column("Cell", 74, row -> row.test().cell().id().text());
-        column("Place", 66, row -> row.test().cell().place().map(Place::toString).orElse("–"));
-        column("Due", 104, row -> due(row.test()));
-        column(
+        table.column("Cell", row -> row.test().cell().id().text());
+        table.column("Place", row -> row.test().cell().place().map(Place::toString).orElse("–"));
+        table.column("Due", row -> due(row.test()));
+        table.column(
                 "Verdict",
-                74,
                 row ->
                         row.suspicion().isPresent() && row.test().verdict() != HoldTest.Verdict.OUT
                                 ? "▲ suspect"
                                 : (row.test().verdict() == HoldTest.Verdict.OUT ? "■ " : "")
                                         + row.test().verdict().words());
-        number(
+        table.number(
                 "First V",
                 row ->
                         Quantity.VOLTAGE.number(
                                 row.test().first().map(each -> each.volts()).orElse(Double.NaN)));
-        number(
+        table.number(
                 "Last V",
                 row ->
                         Quantity.VOLTAGE.number(
                                 row.test().last().map(each -> each.volts()).orElse(Double.NaN)));
-        number("Lost mV", row -> number(Quantity.MILLIVOLTS, row.test().lostMillivolts()));
-        number("mV/day", row -> number(Quantity.MILLIVOLTS_A_DAY, row.test().millivoltsADay()));
-        number("%/month", row -> number(Quantity.PERCENT_A_MONTH, row.percentAMonth()));
-        table.getColumns().getLast().setPrefWidth(66);
-        number("z", row -> number(Quantity.PERCENT, row.robustZ()));
-        column("Since", 104, row -> When.DAY.words(TestModel.local(row.test().began())));
-        column("Model", 100, row -> row.test().cell().model().orElse(""));
+        table.number("Lost mV", row -> number(Quantity.MILLIVOLTS, row.test().lostMillivolts()));
+        table.number(
+                "mV/day", row -> number(Quantity.MILLIVOLTS_A_DAY, row.test().millivoltsADay()));
+        table.number("%/month", row -> number(Quantity.PERCENT_A_MONTH, row.percentAMonth()));
+        table.number("z", row -> number(Quantity.PERCENT, row.robustZ()));
+        table.column("Since", row -> When.DAY.words(TestModel.local(row.test().began())));
+        table.column("Model", row -> row.test().cell().model().orElse(""));
         table.getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(row -> {
@@ -118,14 +111,6 @@ final class HoldPane extends VBox {
 
     private static String number(Quantity quantity, OptionalDouble value) {
         return quantity.number(value.orElse(Double.NaN));
-    }
-
-    private void column(String title, double width, Function<HoldShelf.Row, String> value) {
-        table.getColumns().add(Columns.of(title, width, value));
-    }
-
-    private void number(String title, Function<HoldShelf.Row, String> value) {
-        table.getColumns().add(Columns.number(title, 57, value));
     }
 
     private void show() {

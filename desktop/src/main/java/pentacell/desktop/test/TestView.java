@@ -5,7 +5,6 @@ import java.util.Locale;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -14,6 +13,7 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.QuickBar;
 import pentacell.desktop.kit.PaneTabs;
+import pentacell.desktop.kit.Row;
 
 /// What Test shows: its panes and the quick line.
 final class TestView {
@@ -54,8 +54,7 @@ final class TestView {
     }
 
     private Node bar(List<Command> buttons) {
-        HBox.setHgrow(tabs.row(), Priority.ALWAYS);
-        HBox row = new HBox(tabs.row());
+        Row row = Row.of(tabs.row(), Row.gap());
         row.getStyleClass().add("station-bar");
         for (Command command : buttons) {
             Button button = new Button(command.words());

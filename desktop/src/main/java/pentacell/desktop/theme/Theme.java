@@ -25,7 +25,7 @@ public enum Theme {
                     "PlexSans-SemiBold",
                     "PlexSansCondensed-Regular",
                     "PlexSansCondensed-SemiBold");
-    private static final List<Integer> SCALES = List.of(80, 90, 100, 110, 125, 150, 175, 200);
+    private static final List<Integer> SCALES = List.of(80, 90, 100, 110, 125, 140, 160, 180, 200);
 
     /// Loads the shipped typeface; once, before the first scene.
     public static void loadFonts() {
@@ -80,6 +80,11 @@ public enum Theme {
                 .filter(scale -> percent.equals(String.valueOf(scale)))
                 .findFirst()
                 .orElse(100);
+    }
+
+    /// The size of the type at a size of everything, in pixels.
+    public static double pixels(int percent) {
+        return 13 * percent / 100.0;
     }
 
     /// Scales everything in a scene.
