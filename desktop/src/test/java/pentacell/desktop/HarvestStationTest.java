@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -24,8 +25,12 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Trays;
+import pentacell.core.donor.Construction;
 import pentacell.core.donor.Donor;
+import pentacell.core.donor.DonorFact;
+import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.Donors;
+import pentacell.core.donor.Lot;
 import pentacell.core.donor.Purchases;
 import pentacell.core.grade.Standing;
 
@@ -113,14 +118,16 @@ final class HarvestStationTest {
                             .allMatch(c -> c.place().isPresent()));
 
             command(bench, "intake: labels");
-            bench.await("the labels", () -> bench.text("#label-summary").equals("14 labels"));
+            bench.await("the labels", () -> bench.text("#label-summary").equals("12 labels"));
             bench.keys(KeyCode.TAB);
             pressButtonByKeyboard(bench, "#print-labels");
             bench.await(
                     "all labels are printed",
                     () ->
                             Cells.of(bench.state()).all().values().stream()
-                                    .noneMatch(CellRecord::needsLabel));
+                                    .filter(CellRecord::needsLabel)
+                                    .allMatch(cell ->
+                                            standing(bench, cell.id().text()) == Standing.OUT));
             assertEquals("0 labels", bench.text("#label-summary"), "only what is new");
         }
         try (PDDocument document = Loader.loadPDF(Files.readAllBytes(labels))) {
@@ -330,5 +337,86 @@ final class HarvestStationTest {
                             .contains(Blemish.DENT));
             assertEquals(Standing.OUT, standing(bench, "LD09-04"));
         }
+    }
+
+    @Test
+    void aReadingOfADonorIsStruckWithAReasonAndStaysToBeSeen() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+            bench.enter("LD08 p9.9");
+            bench.await("read", () -> record(bench, "LD08").packVolts().orElse(0) == 9.9);
+            long entry = record(bench, "LD08").lifeLine().getLast().sequence();
+            bench.click("#strike-" + entry);
+            bench.enter("");
+            assertEquals(9.9, record(bench, "LD08").packVolts().orElse(0), "not without a reason");
+            bench.enter("meter on the wrong lead");
+            bench.await("struck", () -> record(bench, "LD08").packVolts().orElse(0) == 11.44);
+            assertTrue(record(bench, "LD08").lifeLine().getLast().isStruck());
+            bench.keys(KeyCode.CONTROL, KeyCode.Z);
+            bench.await("back", () -> record(bench, "LD08").packVolts().orElse(0) == 9.9);
+        }
+    }
+
+    private static DonorRecord record(BenchFixture bench, String code) {
+        return Donors.of(bench.state()).record(code).orElseThrow();
+    }
+
+    @Test
+    void aLotIsDescribedAnewUnderItsCode() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+            bench.enter("LD08");
+            Lot before = lot(bench, "K2");
+            command(bench, "edit lot");
+            assertEquals("K2", bench.robot.lookup("#lot-code").queryAs(TextField.class).getText());
+            TextField packs = bench.robot.lookup("#lot-packs").queryAs(TextField.class);
+            bench.robot.interact(() -> packs.setText("12"));
+            bench.click("#lot-form-verb");
+            bench.await("saved", () -> lot(bench, "K2").packs() == 12);
+            assertEquals(before.price(), lot(bench, "K2").price());
+        }
+    }
+
+    private static Lot lot(BenchFixture bench, String code) {
+        return Optional.ofNullable(Purchases.of(bench.state()).lots().get(code)).orElseThrow();
+    }
+
+    @Test
+    void aPackOfPouchCellsIsLeftWhole() throws Exception {
+        try (BenchFixture bench = BenchFixture.open(folder.resolve("a.pentacell"))) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+            command(bench, "add donor");
+            addDonor(bench, "thin tablet", "1S1P");
+            bench.await("added", () -> Donors.of(bench.state()).record("TT01").isPresent());
+            Donor known = donor(bench, "TT01");
+            bench.robot.interact(() ->
+                    bench.bench
+                            .desk()
+                            .ledger()
+                            .log(
+                                    "pouch",
+                                    List.of(new DonorFact.DonorAdded(pouch(known))),
+                                    () -> {}));
+            bench.await("it says so", () -> bench.text("#diagnosis").contains("holds pouch cells"));
+            bench.robot.interact(() ->
+                    bench.stations()
+                            .filter(station -> station.number() == 1)
+                            .forEach(station -> station.showPane("Teardown")));
+            assertTrue(bench.written("#teardown-pane").contains("pierce"));
+            assertFalse(bench.isShown("#cell-count"));
+        }
+    }
+
+    private static Donor pouch(Donor known) {
+        return new Donor(
+                known.code(),
+                known.kind(),
+                known.cellModel(),
+                known.note(),
+                known.lot(),
+                known.arrangement(),
+                Optional.of(Construction.POUCH_CELLS),
+                Optional.empty(),
+                known.priceShare());
     }
 }

@@ -28,6 +28,9 @@ import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Place;
 import pentacell.core.cell.PrepWork;
+import pentacell.core.cell.Tray;
+import pentacell.core.cell.TrayFact;
+import pentacell.core.cell.Trays;
 import pentacell.core.grade.Standing;
 import pentacell.core.school.BandSchool;
 import pentacell.core.school.Schools;
@@ -266,5 +269,31 @@ final class IntakeListsTest {
                 .flatMap(CellRecord::place)
                 .map(Object::toString)
                 .orElse("");
+    }
+
+    @Test
+    void looseCellsAreSeenBeforeThereIsATrayAndAreLaidDownTogether() throws Exception {
+        try (BenchFixture bench = BenchFixture.open(folder.resolve("a.pentacell"))) {
+            bench.enter("AB01-01 3.68");
+            bench.enter("AB01-02 3.71");
+            bench.await("two cells", () -> Cells.of(bench.state()).all().size() == 2);
+            bench.await("counted", () -> bench.text("#tab-loose").equals("Loose 2"));
+            bench.click("#tab-loose");
+            assertEquals("2 cells lie loose", bench.text("#loose-summary"));
+            bench.click("#loose-place");
+            assertTrue(bench.text("#said").contains("Add tray"), "there is none yet");
+            bench.robot.interact(() ->
+                    bench.bench
+                            .desk()
+                            .ledger()
+                            .log(
+                                    "tray",
+                                    List.of(new TrayFact.TrayAdded(new Tray("T1", 1, 4))),
+                                    () -> {}));
+            bench.await("a tray", () -> !Trays.of(bench.state()).all().isEmpty());
+            bench.click("#loose-place");
+            bench.await("laid down", () -> place(bench, "AB01-02").equals("T1-A02"));
+            assertEquals("No cell lies loose", bench.text("#loose-summary"));
+        }
     }
 }

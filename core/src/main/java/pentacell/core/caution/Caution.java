@@ -30,6 +30,9 @@ public enum Caution {
     WRONG_CHARGER(
             Severity.DANGER,
             "A 4.2 V charger destroys LFP cells: 3.65 V is their limit. Never mix the two chemistries."),
+    POUCH_CELLS(
+            Severity.DANGER,
+            "Pouch cells have no can: they swell, and a fingernail can pierce them. They are not this trade. Leave the pack whole, tape its leads, hand it in."),
     RESCUED(
             Severity.NOTICE,
             "Deeply discharged cells can short inside weeks later. They keep their mark, need a longer hold, and charge only while somebody watches.");

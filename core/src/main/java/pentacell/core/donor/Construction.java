@@ -9,7 +9,9 @@ public enum Construction {
     /// Light-vehicle modules: long strings in holders, nickel on both faces.
     VEHICLE_MODULE("light-vehicle module"),
     /// Storage and lamp modules: cells or blocks with bolted bars.
-    BOLTED_MODULE("bolted module");
+    BOLTED_MODULE("bolted module"),
+    /// Thin devices: foil bags instead of cans, which is not this trade.
+    POUCH_CELLS("pouch cells");
 
     private final String words;
 

@@ -69,4 +69,9 @@ public record Donor(
                     model.get().ratedMinimumMilliampHours() * arrangement.get().parallel() / 1000);
         return label().ampHours();
     }
+
+    /// Whether it holds cans, as far as is known: pouch cells are left whole.
+    public boolean hasCans() {
+        return !construction.equals(Optional.of(Construction.POUCH_CELLS));
+    }
 }

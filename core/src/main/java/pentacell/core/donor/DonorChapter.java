@@ -52,6 +52,12 @@ final class DonorChapter implements Chapter<Donors> {
         }
 
         @Override
+        public void strike(long sequence) {
+            donors.replaceAll(
+                    (code, record) -> record.has(sequence) ? record.struck(sequence) : record);
+        }
+
+        @Override
         public Donors slice() {
             return new Donors(donors);
         }

@@ -71,7 +71,10 @@ public record DonorRecord(
     public record Reading(Instant at, double volts) {}
 
     /// An entry in a donor's life line.
-    public record LifeLineEntry(long sequence, Instant at, DonorFact.OfDonor fact) {}
+    ///
+    /// @param isStruck whether it was wrong and holds no more
+    public record LifeLineEntry(
+            long sequence, Instant at, DonorFact.OfDonor fact, boolean isStruck) {}
 
     static DonorRecord of(Donor donor) {
         return new DonorRecord(
@@ -96,6 +99,22 @@ public record DonorRecord(
         Fold fold = new Fold(this);
         fold.add(sequence, at, fact);
         return fold.end(donor);
+    }
+
+    /// The donor without what one of its entries said; the entry stays to be seen.
+    DonorRecord struck(long wrong) {
+        Fold fold = new Fold(of(donor));
+        for (LifeLineEntry entry : lifeLine)
+            if (entry.isStruck() || entry.sequence() == wrong)
+                fold.lifeLine.add(
+                        new LifeLineEntry(entry.sequence(), entry.at(), entry.fact(), true));
+            else fold.add(entry.sequence(), entry.at(), entry.fact());
+        return fold.end(donor);
+    }
+
+    /// Whether an entry is about this donor.
+    boolean has(long sequence) {
+        return lifeLine.stream().anyMatch(entry -> entry.sequence() == sequence);
     }
 
     /// The growing record; lives only while one fact is added.
@@ -125,7 +144,7 @@ public record DonorRecord(
         }
 
         void add(long sequence, Instant at, DonorFact.OfDonor fact) {
-            lifeLine.add(new LifeLineEntry(sequence, at, fact));
+            lifeLine.add(new LifeLineEntry(sequence, at, fact, false));
             switch (fact) {
                 case DonorFact.GroupsRead read -> {
                     groupVolts.putAll(read.groupVolts());

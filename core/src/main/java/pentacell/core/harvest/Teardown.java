@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.caution.Caution;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
@@ -30,11 +31,12 @@ public final class Teardown {
 
     private Teardown() {}
 
-    /// The steps for a donor, by how it is put together.
+    /// The steps for a donor, by how it is put together. One of pouch cells is not opened.
     ///
     /// @param packVolts its voltage now or full, in V, when known
     public static List<TeardownStep> steps(Donor donor, OptionalDouble packVolts) {
         Construction construction = donor.construction().orElse(Construction.GLUED_SHELL);
+        if (!donor.hasCans()) return List.of(opening(construction));
         List<TeardownStep> steps = new ArrayList<>();
         steps.add(tools(construction));
         steps.add(opening(construction));
@@ -67,7 +69,7 @@ public final class Teardown {
     private static TeardownStep tools(Construction construction) {
         String tools =
                 switch (construction) {
-                    case GLUED_SHELL -> "plastic wedges, a thin blade stopped at 3 mm";
+                    case GLUED_SHELL, POUCH_CELLS -> "plastic wedges, a thin blade stopped at 3 mm";
                     case SCREWED_HOUSING -> "screwdrivers with security bits, plastic wedges";
                     case VEHICLE_MODULE -> "insulated sockets and cutters, gloves";
                     case BOLTED_MODULE -> "insulated sockets, caps for open bars";
@@ -96,6 +98,11 @@ public final class Teardown {
                             "open",
                             "Open the case, pull the main fuse or plug first",
                             "Long strings: never touch two bars at once, cover all but the one you work on.");
+            case POUCH_CELLS ->
+                    danger(
+                            "open",
+                            "Leave it whole: tape its leads and hand it in",
+                            Caution.POUCH_CELLS.words());
             case BOLTED_MODULE ->
                     danger(
                             "open",

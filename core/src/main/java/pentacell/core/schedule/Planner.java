@@ -10,7 +10,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Random;
-import java.util.TreeSet;
 import pentacell.core.bay.BenchHours;
 
 /// Lays tests into bays so that all is done soon.
@@ -23,7 +22,6 @@ import pentacell.core.bay.BenchHours;
 /// Invariant: every job that some bay can do is in exactly one bay.
 public final class Planner {
     private static final int ROUNDS = 6000;
-    private static final int NEXT_SWAPS = 12;
 
     private final List<Job> jobs;
     private final List<BayTime> bays;
@@ -68,7 +66,6 @@ public final class Planner {
                 waiting.stream().filter(job -> !doable.contains(job)).map(Job::cell).toList(),
                 planned.stream().map(Planned::doneAt).max(Comparator.naturalOrder()),
                 planner.earliest(),
-                planner.swaps(planned),
                 shelfFull(planned, shelf));
     }
 
@@ -249,12 +246,6 @@ public final class Planner {
             turns.add(new Turn(hours.next(first.doneAt()).plus(first.takes()), first.takes()));
         }
         return turns.isEmpty() ? now : turns.element().doneAt();
-    }
-
-    private List<LocalDateTime> swaps(List<Planned> planned) {
-        TreeSet<LocalDateTime> times = new TreeSet<>();
-        for (Planned each : planned) if (each.loadAt().isAfter(now)) times.add(each.loadAt());
-        return times.stream().limit(NEXT_SWAPS).toList();
     }
 
     /// When more cells lie on the hold shelf than it has room for.

@@ -127,7 +127,11 @@ final class PlannerTest {
         TestPlan plan = Planner.plan(jobs(1, 14, 2), bays(1), DAY, NOW, SHELF);
         // the two hours first: they end while somebody is there, the fourteen run into the night
         assertEquals(16, hours(plan.finish()));
-        assertEquals(List.of(NOW.plusHours(2)), plan.swaps());
+        assertEquals(
+                List.of(NOW, NOW.plusHours(2)),
+                plan.swaps().stream().map(TestPlan.Swap::at).toList());
+        Planned second = plan.swaps().get(1).loads().get(0);
+        assertEquals(Optional.of(plan.swaps().get(0).loads().get(0).cell()), plan.before(second));
         assertEquals(
                 25, hours(Planner.listFinish(jobs(1, 14, 2), bays(1), DAY, NOW)), "longest first");
         assertEquals(1, plan.toLoad(NOW).size());

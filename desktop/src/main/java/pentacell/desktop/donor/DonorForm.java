@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
+import pentacell.core.caution.Caution;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.donor.Arrangement;
@@ -63,6 +64,13 @@ public final class DonorForm {
         share = form.text("donor-share", "Share of the price", "even share");
         note = form.text("donor-note", "Note", "board smells burnt");
         construction.setConverter(new EnumWords<>(Construction::words));
+        construction
+                .valueProperty()
+                .subscribe(chosen ->
+                        form.say(
+                                chosen == Construction.POUCH_CELLS
+                                        ? Caution.POUCH_CELLS.words()
+                                        : ""));
         offer(desk.ledger().state());
         known.ifPresent(this::fill);
         desk.ledger().stateProperty().subscribe(this::offer);

@@ -5,12 +5,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pentacell.core.caution.Caution;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.donor.Arrangement;
 import pentacell.core.donor.Donor;
@@ -23,12 +26,14 @@ import pentacell.core.grade.Standing;
 import pentacell.core.harvest.Diagnose;
 import pentacell.core.harvest.Diagnosis;
 import pentacell.core.harvest.PackReadings;
+import pentacell.core.journal.Amendment;
 import pentacell.core.school.Schools;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CardContent;
 import pentacell.desktop.frame.DecisionRow;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Figures;
+import pentacell.desktop.frame.InlineEdit;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.Wrapping;
 
@@ -95,7 +100,7 @@ final class DonorCard extends VBox {
         showFigures(record);
         showDiagnosis(record);
         lifeLine.getChildren()
-                .setAll(record.lifeLine().reversed().stream().map(DonorCard::line).toList());
+                .setAll(record.lifeLine().reversed().stream().map(this::line).toList());
     }
 
     private void showFigures(DonorRecord record) {
@@ -133,7 +138,10 @@ final class DonorCard extends VBox {
                 PackReadings.of(
                         record,
                         Catalogue.of(desk.ledger().state()).model(record.donor().cellModel()));
-        if (readings.isEmpty()) {
+        if (!record.donor().hasCans()) {
+            verdict.setText("Pouch cells: leave it whole, hand it in.");
+            addReason(Caution.POUCH_CELLS.words());
+        } else if (readings.isEmpty()) {
             verdict.setText("Not judged: not all its groups have been read.");
         } else {
             Diagnosis diagnosis = Diagnose.pack(readings.get(), Schools.of(desk.ledger().state()));
@@ -195,16 +203,38 @@ final class DonorCard extends VBox {
         };
     }
 
-    private static Node line(DonorRecord.LifeLineEntry entry) {
+    private Node line(DonorRecord.LifeLineEntry entry) {
         Label at = new Label(When.DAY.words(entry.at().atZone(ZoneId.systemDefault())));
         at.getStyleClass().add("life-at");
-        Label what = new Label(words(entry.fact()));
+        Label what = new Label(words(entry.fact()) + (entry.isStruck() ? " (struck)" : ""));
         Wrapping.on(what);
-        what.getStyleClass().add("life-what");
+        what.getStyleClass().add(entry.isStruck() ? "life-gone" : "life-what");
+        what.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(what, Priority.ALWAYS);
         HBox row = new HBox(at, what);
         row.getStyleClass().add("life-row");
+        // a decision is taken back by deciding again, a step by its box
+        if (entry.isStruck()
+                || entry.fact() instanceof DonorFact.WayDecided
+                || entry.fact() instanceof DonorFact.StepChecked) return row;
+        Button strike = new Button("Strike");
+        strike.setId("strike-" + entry.sequence());
+        strike.getStyleClass().addAll("quiet", "small");
+        strike.setOnAction(pressed -> InlineEdit.STRIKE.begin(row, "", strike(entry), this::show));
+        row.getChildren().add(strike);
         return row;
+    }
+
+    private Predicate<String> strike(DonorRecord.LifeLineEntry entry) {
+        return reason -> {
+            if (reason.isBlank()) return false;
+            desk.ledger()
+                    .log(
+                            "Strike entry of " + entry.fact().donor(),
+                            List.of(new Amendment.EntryStruck(entry.sequence(), reason.strip())),
+                            () -> {});
+            return true;
+        };
     }
 
     private static String words(DonorFact.OfDonor fact) {

@@ -122,6 +122,7 @@ final class HarvestModel {
         WorkshopState state = desk.ledger().state();
         boolean hasCells = !desk.ledger().judged().ofDonor(record.donor().code()).isEmpty();
         if (hasCells) return Stage.OPENED;
+        if (!record.donor().hasCans()) return Stage.SCRAP;
         if (record.decision().isPresent())
             switch (record.decision().get().way()) {
                 case USE -> {

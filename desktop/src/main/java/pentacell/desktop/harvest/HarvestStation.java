@@ -12,6 +12,7 @@ import javafx.scene.Node;
 import pentacell.core.donor.DonorFact;
 import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.Donors;
+import pentacell.core.donor.Lot;
 import pentacell.core.donor.Purchases;
 import pentacell.desktop.donor.DonorForm;
 import pentacell.desktop.frame.Card;
@@ -52,6 +53,7 @@ public final class HarvestStation implements Station {
                 new Command("Add lot", () -> view.get().openForm(() -> LotForm.create(desk))),
                 new Command("Add donor", () -> view.get().openForm(() -> DonorForm.create(desk))),
                 new Command("Edit donor", this::editDonor),
+                new Command("Edit lot", this::editLot),
                 new Command("Import readings", this::importReadings),
                 new Command("Name cells", () -> view.get().nameCells()),
                 new Command(YIELD, () -> showPane(YIELD)));
@@ -62,6 +64,25 @@ public final class HarvestStation implements Station {
                 .ifPresentOrElse(
                         record -> view.get().openForm(() -> DonorForm.edit(desk, record.donor())),
                         () -> desk.notices().say("Choose the donor first, then edit it."));
+    }
+
+    /// The lot marked under *Yield and cost*, else that of the donor in hand.
+    private void editLot() {
+        view.get()
+                .markedLot()
+                .or(() -> model.donor().flatMap(record -> record.donor().lot()))
+                .ifPresentOrElse(
+                        this::editLot,
+                        () ->
+                                desk.notices()
+                                        .say(
+                                                "Choose a donor of the lot first, or mark the lot under Yield and cost."));
+    }
+
+    private void editLot(String code) {
+        Lot lot = Purchases.of(desk.ledger().state()).lots().get(code);
+        if (lot == null) desk.notices().say("Lot " + code + " was never logged: Add lot.");
+        else view.get().openForm(() -> LotForm.edit(desk, lot));
     }
 
     @Override
@@ -133,7 +154,7 @@ public final class HarvestStation implements Station {
                                 new Found(
                                         lot.code() + "  lot, " + lot.source(),
                                         Found.Where.AT_STATION,
-                                        () -> showPane(YIELD)));
+                                        () -> editLot(lot.code())));
         return Stream.concat(donors, lots).limit(most).toList();
     }
 

@@ -10,6 +10,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import pentacell.core.caution.Caution;
 import pentacell.core.donor.DonorRecord;
 import pentacell.desktop.frame.Command;
 import pentacell.desktop.frame.Desk;
@@ -36,6 +37,7 @@ final class HarvestView {
     private final PlotSurface sketchSurface;
     private final QuickBar quickLine;
     private final Lazy<TeardownPane> teardown;
+    private final Lazy<YieldPane> yield;
     private final PaneTabs tabs = new PaneTabs(this::showPane);
     private final StackPane pane = new StackPane();
     private final Label empty =
@@ -59,9 +61,10 @@ final class HarvestView {
                         new HarvestQuick(desk, model),
                         "Quick line: donor code and the voltages of its groups");
         teardown = new Lazy<>(() -> new TeardownPane(desk, model));
+        yield = new Lazy<>(() -> new YieldPane(desk, files));
         tabs.add(HarvestStation.REPAIR, () -> new RepairPane(desk, model))
                 .add(HarvestStation.TEARDOWN, teardown::get)
-                .add(HarvestStation.YIELD, () -> new YieldPane(desk, files));
+                .add(HarvestStation.YIELD, yield::get);
         DonorList list = new DonorList(desk, model, sketch);
         VBox left = new VBox(list);
         left.getStyleClass().add("donor-side");
@@ -133,6 +136,13 @@ final class HarvestView {
         show(name);
     }
 
+    /// The lot that is marked among those of *Yield and cost*, while that is shown.
+    Optional<String> markedLot() {
+        return tabs.shown().equals(HarvestStation.YIELD)
+                ? yield.get().markedLot()
+                : Optional.empty();
+    }
+
     void nameCells() {
         putAway();
         show(HarvestStation.TEARDOWN);
@@ -166,6 +176,11 @@ final class HarvestView {
     }
 
     private void showDiagnosis(DonorRecord record) {
+        if (!record.donor().hasCans()) {
+            sentence.setText(record.donor().code() + " holds pouch cells: leave it whole.");
+            advice.setText(Caution.POUCH_CELLS.words());
+            return;
+        }
         model.diagnosis(record)
                 .ifPresentOrElse(
                         diagnosis -> {

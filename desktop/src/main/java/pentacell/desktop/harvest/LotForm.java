@@ -1,5 +1,6 @@
 package pentacell.desktop.harvest;
 
+import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -23,18 +24,32 @@ final class LotForm {
     private static final String CURRENCY = "currency";
 
     private final Desk desk;
-    private final Form form = new Form("lot-form", "Log a lot", "Add lot");
-    private final TextField code = form.text("lot-code", "Code", "K1");
-    private final TextField source = form.text("lot-source", "Source", "harbour flea market");
-    private final TextField packs = form.text("lot-packs", "Packs", "3");
-    private final TextField price = form.text("lot-price", "Price", "25");
-    private final TextField currency = form.text("lot-currency", "Currency", "EUR");
-    private final TextField postage = form.text("lot-postage", "Postage, travel", "0");
-    private final TextField bought = form.text("lot-date", "Bought on", "2026-03-01");
-    private final TextField minutes = form.text("lot-minutes", "Minutes spent", "0");
+    private final Optional<Lot> known;
+    private final Form form;
+    private final TextField code;
+    private final TextField source;
+    private final TextField packs;
+    private final TextField price;
+    private final TextField currency;
+    private final TextField postage;
+    private final TextField bought;
+    private final TextField minutes;
 
-    private LotForm(Desk desk) {
+    private LotForm(Desk desk, Optional<Lot> known) {
         this.desk = desk;
+        this.known = known;
+        form =
+                known.isPresent()
+                        ? new Form("lot-form", "Edit lot " + known.get().code(), "Save")
+                        : new Form("lot-form", "Log a lot", "Add lot");
+        code = form.text("lot-code", "Code", "K1");
+        source = form.text("lot-source", "Source", "harbour flea market");
+        packs = form.text("lot-packs", "Packs", "3");
+        price = form.text("lot-price", "Price", "25");
+        currency = form.text("lot-currency", "Currency", "EUR");
+        postage = form.text("lot-postage", "Postage, travel", "0");
+        bought = form.text("lot-date", "Bought on", "2026-03-01");
+        minutes = form.text("lot-minutes", "Minutes spent", "0");
         desk.ledger()
                 .stateProperty()
                 .subscribe(state ->
@@ -44,10 +59,32 @@ final class LotForm {
         bought.setPromptText(today().toString());
         currency.setPromptText(usualCurrency());
         form.onVerb(this::add);
+        known.ifPresent(this::fill);
     }
 
     static Form create(Desk desk) {
-        return new LotForm(desk).form;
+        return new LotForm(desk, Optional.empty()).form;
+    }
+
+    /// The form of a lot that is known, to describe it anew under its code.
+    static Form edit(Desk desk, Lot lot) {
+        return new LotForm(desk, Optional.of(lot)).form;
+    }
+
+    private void fill(Lot lot) {
+        code.setText(lot.code());
+        code.setDisable(true);
+        source.setText(lot.source());
+        packs.setText(String.valueOf(lot.packs()));
+        price.setText(plain(lot.price().amount()));
+        currency.setText(lot.price().currency());
+        postage.setText(plain(lot.postage()));
+        bought.setText(lot.bought().toString());
+        minutes.setText(String.valueOf(lot.minutes()));
+    }
+
+    private static String plain(double amount) {
+        return BigDecimal.valueOf(amount).stripTrailingZeros().toPlainString();
     }
 
     private LocalDate today() {
@@ -82,6 +119,12 @@ final class LotForm {
             form.complain("The code " + problem.get() + ".", code);
             return;
         }
+        if (known.isEmpty() && Purchases.of(desk.ledger().state()).lots().containsKey(name)) {
+            form.complain(
+                    "Lot " + name + " is there already; leave the code empty for the next one.",
+                    code);
+            return;
+        }
         try {
             LocalDate day =
                     bought.getText().isBlank()
@@ -112,6 +155,14 @@ final class LotForm {
 
     private void log(Lot lot) {
         desk.settings().put(CURRENCY, lot.price().currency());
+        if (known.isPresent()) {
+            desk.ledger()
+                    .log(
+                            "Edit lot " + lot.code(),
+                            List.of(new PurchaseFact.LotAdded(lot)),
+                            () -> form.say("Lot " + lot.code() + " is updated."));
+            return;
+        }
         desk.ledger()
                 .log(
                         "Add lot " + lot.code(),

@@ -37,6 +37,7 @@ final class TeardownPane extends VBox {
     private final VBox steps = new VBox();
     private final TextField count = field("cell-count", "cells", 5);
     private final TextField faults = field("cell-faults", "such as 3s 5d 6sl, if any", 18);
+    private final VBox cells = new VBox();
     private final Label proposal = new Label();
     private final Button take = new Button("Name cells");
     private final TextField minutes = field("minutes", "minutes", 6);
@@ -71,7 +72,9 @@ final class TeardownPane extends VBox {
                         "Outcome by cell number and keys: s sleeve torn, i ring missing, t tab stub, r rust, d dent, l leak, o smell, p puncture, w swollen; all:t marks every cell.");
         Wrapping.on(legend);
         legend.getStyleClass().add("caption");
-        getChildren().addAll(cautions, steps, out, naming, legend, proposal, extras(), saved);
+        cells.getChildren().addAll(out, naming, legend, proposal);
+        cells.getStyleClass().add("harvest-pane");
+        getChildren().addAll(cautions, steps, cells, extras(), saved);
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);
         desk.selection().donorProperty().subscribe(code -> show());
     }
@@ -108,6 +111,8 @@ final class TeardownPane extends VBox {
         steps.getChildren().clear();
         if (record.isEmpty()) return;
         DonorRecord donor = record.get();
+        cells.setVisible(donor.donor().hasCans());
+        cells.setManaged(donor.donor().hasCans());
         var full = Teardown.fullVolts(donor.donor(), Optional.of(model.chemistry(donor)));
         List<Caution> wanted = new ArrayList<>(List.of(Caution.SHORT_CIRCUIT, Caution.CAN_DAMAGE));
         if (full.orElse(0) > 60) wanted.add(0, Caution.HIGH_VOLTAGE);

@@ -2,6 +2,7 @@ package pentacell.desktop.harvest;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -128,6 +129,15 @@ final class YieldPane extends VBox {
                                     + priced.price().currency());
                     newWattHours.setPromptText(Quantity.ENERGY.text(priced.wattHours()));
                 });
+    }
+
+    /// The lot that is marked, while the table is by lot.
+    Optional<String> markedLot() {
+        return Optional.ofNullable(table.getSelectionModel().getSelectedItem())
+                .map(HarvestYield::name)
+                .filter(name ->
+                        by.getValue() == By.LOT
+                                && Purchases.of(desk.ledger().state()).lots().containsKey(name));
     }
 
     private void setNewPrice() {

@@ -27,6 +27,7 @@ import pentacell.desktop.theme.Theme;
 /// yield of each donor.
 public final class IntakeStation implements Station {
     static final String TRAY = "Tray";
+    static final String LOOSE = "Loose";
     static final String TO_TEST = "To test";
     static final String TO_PREPARE = "To prepare";
     static final String RECYCLE_BOX = "Recycle box";
@@ -82,7 +83,15 @@ public final class IntakeStation implements Station {
     @Override
     public List<String> panes() {
         return List.of(
-                TRAY, TO_TEST, TO_PREPARE, RECYCLE_BOX, LOOK_TWICE, LABELS, SCHOOLS, CATALOGUE);
+                TRAY,
+                LOOSE,
+                TO_TEST,
+                TO_PREPARE,
+                RECYCLE_BOX,
+                LOOK_TWICE,
+                LABELS,
+                SCHOOLS,
+                CATALOGUE);
     }
 
     @Override

@@ -125,6 +125,7 @@ final class IntakeView {
     private void fillLists() {
         lists.row().getStyleClass().add("lists");
         lists.add(IntakeStation.TRAY, () -> tray)
+                .add(IntakeStation.LOOSE, () -> new LoosePane(desk))
                 .add(IntakeStation.TO_TEST, () -> new WaitingPane(desk, files))
                 .add(IntakeStation.TO_PREPARE, () -> new PrepPane(desk))
                 .add(IntakeStation.RECYCLE_BOX, () -> new RecyclePane(desk, files))

@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import pentacell.core.cell.CellFact.LabelPrinted;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.grade.Standing;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
@@ -124,6 +125,10 @@ final class LabelPane extends VBox {
     private List<CellRecord> chosen() {
         return Cells.of(desk.ledger().state()).all().values().stream()
                 .filter(cell -> cell.handedOver().isEmpty())
+                // what is out goes into the recycle box, not into a pack
+                .filter(cell ->
+                        SELECTED.equals(which.getValue())
+                                || desk.ledger().judged().standing(cell.id()) != Standing.OUT)
                 .filter(cell ->
                         switch (which.getValue()) {
                             case EVERY -> true;

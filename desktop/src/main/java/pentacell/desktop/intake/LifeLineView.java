@@ -8,8 +8,6 @@ import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -24,6 +22,7 @@ import pentacell.core.journal.Fact;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.InlineEdit;
 import pentacell.desktop.frame.RunWords;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.Wrapping;
@@ -68,36 +67,19 @@ final class LifeLineView extends VBox {
     }
 
     private void edit(HBox row, CellRecord cell, LifeLineEntry entry) {
-        TextField field = new TextField(isReading(entry.fact()) ? number(entry.fact()) : "");
-        field.setId("correction");
-        field.setPromptText(isReading(entry.fact()) ? "right value" : "why it is struck");
-        HBox.setHgrow(field, Priority.ALWAYS);
-        Button log = new Button(isReading(entry.fact()) ? "Log correction" : "Strike");
-        log.setId("log-correction");
-        log.getStyleClass().addAll("primary", "small");
-        Runnable act =
-                () ->
-                        correction(entry, field.getText())
-                                .ifPresentOrElse(
-                                        fact ->
-                                                desk.ledger()
-                                                        .log(
-                                                                "Correct " + cell.id(),
-                                                                List.of(fact),
-                                                                () -> {}),
-                                        () ->
-                                                field.pseudoClassStateChanged(
-                                                        javafx.css.PseudoClass.getPseudoClass(
-                                                                "wrong"),
-                                                        true));
-        log.setOnAction(pressed -> act.run());
-        field.setOnAction(enter -> act.run());
-        field.setOnKeyPressed(key -> {
-            if (key.getCode() == KeyCode.ESCAPE) show(cell);
-        });
-        row.getChildren().setAll(field, log);
-        field.requestFocus();
-        field.selectAll();
+        boolean isReading = isReading(entry.fact());
+        (isReading ? InlineEdit.CORRECT : InlineEdit.STRIKE)
+                .begin(
+                        row,
+                        isReading ? number(entry.fact()) : "",
+                        typed -> {
+                            Optional<Fact> fact = correction(entry, typed);
+                            fact.ifPresent(each ->
+                                    desk.ledger()
+                                            .log("Correct " + cell.id(), List.of(each), () -> {}));
+                            return fact.isPresent();
+                        },
+                        () -> show(cell));
     }
 
     private static Optional<Fact> correction(LifeLineEntry entry, String text) {

@@ -10,17 +10,20 @@ import pentacell.core.state.WorkshopState;
 import pentacell.core.triage.WaitingForTest;
 
 /// How much stands in each list of Intake.
-record ListCounts(int toTest, int toPrepare, int recycle, int lookTwice, int labels) {
+record ListCounts(int loose, int toTest, int toPrepare, int recycle, int lookTwice, int labels) {
 
     static ListCounts of(WorkshopState state, JudgedStock judged) {
+        int loose = 0;
         int recycle = 0;
         int labels = 0;
         for (CellRecord cell : Cells.of(state).all().values()) {
             if (cell.handedOver().isPresent()) continue;
             if (judged.standing(cell.id()) == Standing.OUT) recycle++;
-            if (cell.needsLabel()) labels++;
+            else if (cell.needsLabel()) labels++;
+            if (cell.place().isEmpty()) loose++;
         }
         return new ListCounts(
+                loose,
                 WaitingForTest.of(state).size(),
                 Preparation.of(state, judged).stream().mapToInt(each -> each.cells().size()).sum(),
                 recycle,
@@ -31,6 +34,7 @@ record ListCounts(int toTest, int toPrepare, int recycle, int lookTwice, int lab
     /// The count of a list by its name; 0 for one that counts nothing.
     int of(String list) {
         return switch (list) {
+            case IntakeStation.LOOSE -> loose;
             case IntakeStation.TO_TEST -> toTest;
             case IntakeStation.TO_PREPARE -> toPrepare;
             case IntakeStation.RECYCLE_BOX -> recycle;

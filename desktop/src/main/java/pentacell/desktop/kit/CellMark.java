@@ -10,11 +10,14 @@ import pentacell.core.grade.Grader;
 import pentacell.core.grade.Standing;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface.Hue;
 
 /// The cell mark: a cell seen end-on. The outer ring is an arc that closes at 100 % of rated
-/// capacity; the disc's ink is the resistance, darker is higher; the ring's stroke is the standing:
-/// solid fit, dashed under test, double rescued, crossed out, dotted not known.
+/// capacity; the disc's ink is the resistance, the more it stands out from the ground the higher;
+/// the ring's stroke is the standing: solid fit, dashed under test, double rescued, crossed out,
+/// dotted not known.
 ///
 /// @param standing how the cell stands
 /// @param soh state of health as a share
@@ -22,6 +25,7 @@ import pentacell.desktop.kit.PlotSurface.Hue;
 public record CellMark(Standing standing, OptionalDouble soh, OptionalDouble milliohms) {
     private static final double LIGHT_MILLIOHMS = 12;
     private static final double DARK_MILLIOHMS = 120;
+    private static final int RAMP_STEPS = 8;
 
     /// The mark of a cell.
     public static CellMark of(CellRecord cell, WorkshopState state) {
@@ -35,6 +39,36 @@ public record CellMark(Standing standing, OptionalDouble soh, OptionalDouble mil
     /// How dark a resistance is drawn, on a logarithmic scale from 12 mΩ (0) to 120 mΩ (1).
     public static double darkness(double milliohms) {
         return Math.log(milliohms / LIGHT_MILLIOHMS) / Math.log(DARK_MILLIOHMS / LIGHT_MILLIOHMS);
+    }
+
+    /// The ramp of resistances with its two ends named, right-aligned.
+    ///
+    /// @param right edge in pixels
+    /// @param middle height of its middle
+    public static void rampLegend(Pen pen, double right, double middle) {
+        double em = pen.em();
+        String high = Quantity.RESISTANCE.number(DARK_MILLIOHMS, 0) + " mΩ";
+        double from = right - 11.2 * em;
+        double step = 0.9 * em;
+        pen.narrowText(
+                Hue.SECOND,
+                0.9,
+                false,
+                Anchor.RIGHT,
+                from - 0.4 * em,
+                middle,
+                "IR " + Quantity.RESISTANCE.number(LIGHT_MILLIOHMS, 0));
+        for (int i = 0; i < RAMP_STEPS; i++)
+            pen.fillRamp(
+                    i / (RAMP_STEPS - 1.0), from + i * step, middle - 0.4 * em, step - 1, 0.8 * em);
+        pen.narrowText(
+                Hue.SECOND,
+                0.9,
+                false,
+                Anchor.LEFT,
+                from + RAMP_STEPS * step + 0.4 * em,
+                middle,
+                high);
     }
 
     /// Draws the mark.

@@ -31,7 +31,7 @@ public final class FittedTable<R> extends TableView<R> {
     private static final int LOOKED_AT = 3_000;
 
     private static final double CELL_PADDING_EM = 1.3;
-    private static final double HEAD_PADDING_EM = 1.0;
+    private static final double HEAD_PADDING_EM = 1.3;
     private static final double SORT_ARROW_EM = 1.6;
     private static final double LEAST_SENTENCE_EM = 14;
     private static final String CELL_FAMILY = "IBM Plex Sans Condensed";

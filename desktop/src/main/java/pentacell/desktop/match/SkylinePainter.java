@@ -25,6 +25,7 @@ final class SkylinePainter {
     private static final double STRIP_EM = 5.2;
     private static final double IR_EM = 7.0;
     private static final double SHELF_EM = 5.0;
+    private static final double LEGEND_EM = 1.4;
     private static final double HEADING_EM = 1.5;
 
     private final Pen pen;
@@ -65,13 +66,15 @@ final class SkylinePainter {
         double column = (width - left) / shown.groups().size();
         double strip = STRIP_EM * em;
         double ir = IR_EM * em;
-        double shelf = shown.shelf().isEmpty() ? 0 : SHELF_EM * em;
+        double shelf = (shown.shelf().isEmpty() ? LEGEND_EM : SHELF_EM) * em;
         double stacksTop = HEADING_EM * em + strip + 0.6 * em;
         double stacksBottom = height - ir - shelf - 1.6 * em;
         magnifiedStrip(left, column, HEADING_EM * em, strip, width);
         stacks(left, column, stacksTop, stacksBottom);
         resistances(left, column, stacksBottom + 1.8 * em, ir - 2.4 * em, width);
-        if (shelf > 0) shelf(height - shelf + 0.2 * em, shelf - 0.4 * em, width);
+        double bottom = height - shelf + 0.2 * em;
+        CellMark.rampLegend(pen, width, bottom + 0.5 * em);
+        if (!shown.shelf().isEmpty()) shelf(bottom, shelf - 0.4 * em, width);
         return List.copyOf(blocks);
     }
 

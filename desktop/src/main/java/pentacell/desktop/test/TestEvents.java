@@ -5,10 +5,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import pentacell.core.measure.HoldShelf;
-import pentacell.core.schedule.Planned;
 import pentacell.core.schedule.TestPlan;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Count;
 import pentacell.instruments.bench.LiveRun;
 import pentacell.reports.TestCalendar.Event;
 
@@ -24,18 +25,14 @@ final class TestEvents {
                             model.now().plus(model.expectedLeft(run)),
                             run.cell() + " is done in " + run.bay(),
                             run.programme()));
-        Map<LocalDateTime, List<String>> swaps = new TreeMap<>();
-        for (Planned each : model.plan().map(TestPlan::planned).orElse(List.of()))
-            swaps.computeIfAbsent(each.loadAt(), at -> new ArrayList<>())
-                    .add(each.cell() + " into " + each.bay());
-        swaps.forEach((at, loads) ->
-                events.add(
-                        new Event(
-                                at,
-                                "Load %d %s"
-                                        .formatted(
-                                                loads.size(), loads.size() == 1 ? "cell" : "cells"),
-                                String.join("\n", loads))));
+        for (TestPlan.Swap swap : model.plan().map(TestPlan::swaps).orElse(List.of()))
+            events.add(
+                    new Event(
+                            swap.at(),
+                            "Load " + Count.of(swap.loads().size(), "cell", "cells"),
+                            swap.loads().stream()
+                                    .map(each -> each.cell() + " into " + each.bay())
+                                    .collect(Collectors.joining("\n"))));
         Map<LocalDateTime, List<String>> readings = new TreeMap<>();
         for (HoldShelf.Row row : HoldShelf.of(state).open())
             row.test()

@@ -1,19 +1,20 @@
 package pentacell.desktop.test;
 
 import java.time.Duration;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.bay.Bay;
 import pentacell.core.bay.Bench;
-import pentacell.core.bay.BenchHours;
 import pentacell.core.schedule.Planned;
 import pentacell.core.schedule.TestPlan;
 import pentacell.desktop.frame.Desk;
@@ -33,8 +34,9 @@ import pentacell.reports.TestCalendar;
 /// and what one more charger would change.
 final class TimeSheet extends VBox {
     private static final int MOST_DAYS = 10;
-    private static final DateTimeFormatter DAY =
-            DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final int MOST_SWAPS = 3;
+    private static final DateTimeFormatter HOUR =
+            DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter WHEN =
             DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
 
@@ -98,16 +100,41 @@ final class TimeSheet extends VBox {
                         ? "No plan can be sooner"
                         : "No plan can be sooner than " + WHEN.format(shown.earliest().orElse(end));
         more.setText(bound + ". " + withMore(end) + shelf(shown) + leftOut());
-        hands.setText(
-                shown.swaps().isEmpty()
-                        ? "No more swaps after what is to be loaded now."
-                        : "Next swaps "
-                                + shown.swaps().stream()
-                                        .limit(4)
-                                        .map(WHEN::format)
-                                        .reduce((one, other) -> one + " · " + other)
-                                        .orElse("")
-                                + ".");
+        hands.setText(swaps(shown));
+    }
+
+    /// What to do at the next moments, each said once.
+    private String swaps(TestPlan plan) {
+        List<TestPlan.Swap> next =
+                plan.swaps().stream().filter(each -> each.at().isAfter(model.now())).toList();
+        if (next.isEmpty()) return "No more swaps after what is to be loaded now.";
+        StringBuilder words = new StringBuilder("Next swaps: ");
+        LocalDate day = LocalDate.MIN;
+        for (TestPlan.Swap swap : next.subList(0, Math.min(MOST_SWAPS, next.size()))) {
+            if (!day.equals(LocalDate.MIN)) words.append("; ");
+            boolean sameDay = day.equals(swap.at().toLocalDate());
+            words.append(sameDay ? HOUR.format(swap.at()) : WHEN.format(swap.at())).append(' ');
+            words.append(what(plan, swap));
+            day = swap.at().toLocalDate();
+        }
+        return words.append(next.size() > MOST_SWAPS ? "; and so on." : ".").toString();
+    }
+
+    private static String what(TestPlan plan, TestPlan.Swap swap) {
+        if (swap.loads().size() > 2)
+            return "load %d bays, from %s into %s on"
+                    .formatted(
+                            swap.loads().size(),
+                            swap.loads().get(0).cell(),
+                            swap.loads().get(0).bay());
+        return swap.loads().stream()
+                .map(load ->
+                        plan.before(load)
+                                .map(out ->
+                                        "%s out of %s, %s in"
+                                                .formatted(out, load.bay(), load.cell()))
+                                .orElse(load.cell() + " into " + load.bay()))
+                .collect(Collectors.joining(" and "));
     }
 
     private String withMore(LocalDateTime end) {
@@ -165,9 +192,10 @@ final class TimeSheet extends VBox {
                         .orElse(now.plusHours(12));
         if (end.isAfter(now.plusDays(MOST_DAYS))) end = now.plusDays(MOST_DAYS);
         Scale time = new Scale(0, minutes(now, end), 8.2 * em, width - 0.8 * em);
-        double top = 2.2 * em;
+        double top = TimeAxis.HEIGHT_EM * em;
         double row = Math.min(2.6 * em, (height - top - 0.5 * em) / bays.size());
-        closedHours(pen, time, now, end, top, top + row * bays.size());
+        new TimeAxis(time, now, end, Bench.of(desk.ledger().state()).hours())
+                .draw(pen, top, top + row * bays.size());
         Map<String, LiveRun> runs = model.runs();
         for (int i = 0; i < bays.size(); i++) {
             double y = top + i * row;
@@ -209,36 +237,6 @@ final class TimeSheet extends VBox {
     private static int index(List<Bay> bays, String name) {
         for (int i = 0; i < bays.size(); i++) if (bays.get(i).name().equals(name)) return i;
         return -1;
-    }
-
-    /// Hours in which nobody is there are shaded; days are named.
-    private void closedHours(
-            Pen pen, Scale time, LocalDateTime now, LocalDateTime end, double top, double bottom) {
-        BenchHours hours = Bench.of(desk.ledger().state()).hours();
-        LocalDateTime at = now.withMinute(0).withSecond(0).withNano(0);
-        while (at.isBefore(end)) {
-            LocalDateTime next = at.plusHours(1);
-            double from = Math.max(time.first(), time.pixel(minutes(now, at)));
-            double until = Math.min(time.last(), time.pixel(minutes(now, next)));
-            if (!hours.isThere(at) && until > from)
-                pen.fill(Hue.RULE, 0.45, from, top, until - from, bottom - top);
-            // "now" stands at the left edge
-            boolean isClear = from > time.first() + 3 * pen.em();
-            if (at.getHour() == 0 && isClear) {
-                pen.line(Hue.SECOND, 1, from, top - 0.6 * pen.em(), from, bottom);
-                pen.narrowText(
-                        Hue.SECOND,
-                        0.95,
-                        false,
-                        Anchor.LEFT,
-                        from + 0.3 * pen.em(),
-                        top - 1 * pen.em(),
-                        DAY.format(at));
-            }
-            at = next;
-        }
-        pen.line(Hue.FOCUS, 2, time.first(), top, time.first(), bottom);
-        pen.narrowText(Hue.FOCUS, 0.95, true, Anchor.LEFT, time.first(), top - 1 * pen.em(), "now");
     }
 
     private static void bar(

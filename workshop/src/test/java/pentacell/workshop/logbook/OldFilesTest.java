@@ -38,7 +38,8 @@ import pentacell.core.state.WorkshopState;
 
 /// Files that earlier programs wrote, one of each format, open with the state those programs saw.
 /// The expected states were written down by the last program of format 3; since then a corrected
-/// reading keeps the time of the one it corrects, and the LFP schools end at the charge limit.
+/// reading keeps the time of the one it corrects, the LFP schools end at the charge limit, and a
+/// donor's entries say whether they were struck.
 final class OldFilesTest {
     @TempDir private Path folder;
 
