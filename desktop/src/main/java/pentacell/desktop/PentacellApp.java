@@ -11,6 +11,7 @@ import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
 import pentacell.core.Chapters;
 import pentacell.desktop.frame.Arrival;
+import pentacell.desktop.frame.Reading;
 import pentacell.desktop.frame.Settings;
 import pentacell.desktop.theme.Theme;
 
@@ -23,7 +24,7 @@ public final class PentacellApp extends Application {
 
     private @Nullable Workbench bench;
 
-    private record Begun(Path file, CompletableFuture<Arrival> arrival) {}
+    private record Begun(Reading reading, CompletableFuture<Arrival> arrival) {}
 
     /// Runs until the window is closed.
     ///
@@ -32,13 +33,16 @@ public final class PentacellApp extends Application {
         begun =
                 workshop.or(() ->
                                 settings().get("last-workshop").map(Path::of).filter(Files::exists))
-                        .map(file ->
-                                new Begun(
-                                        file,
-                                        CompletableFuture.supplyAsync(() ->
-                                                Arrival.of(
-                                                        file, Clock.systemUTC(), Chapters.ALL))));
+                        .map(PentacellApp::begin);
         launch(PentacellApp.class);
+    }
+
+    private static Begun begin(Path file) {
+        Reading reading = new Reading(file);
+        return new Begun(
+                reading,
+                CompletableFuture.supplyAsync(
+                        () -> Arrival.of(file, Clock.systemUTC(), Chapters.ALL, reading)));
     }
 
     private static Settings settings() {
@@ -62,7 +66,7 @@ public final class PentacellApp extends Application {
         stage.setMinWidth(960);
         stage.setMinHeight(600);
         begun.ifPresentOrElse(
-                opening -> made.frame().open(opening.file(), opening.arrival()),
+                opening -> made.frame().open(opening.reading(), opening.arrival()),
                 () ->
                         made.desk()
                                 .notices()

@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.regex.Pattern;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
@@ -29,6 +30,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunFact;
+import pentacell.desktop.frame.Arrival;
+import pentacell.desktop.frame.Reading;
 import pentacell.desktop.frame.Settings;
 import pentacell.instruments.demo.DemoRuns;
 import pentacell.workshop.demo.TarnHollow;
@@ -208,6 +211,21 @@ final class WindowTest {
             assertEquals(first, bench.text("#in-hand"));
             assertFalse(first.equals(second));
             assertEquals(first, bench.text("#card-id"));
+        }
+    }
+
+    @Test
+    void whileAWorkshopIsReadNoStationSaysThatNothingIsThere() throws Exception {
+        Path file = folder.resolve("later.pentacell");
+        CompletableFuture<Arrival> begun = new CompletableFuture<>();
+        try (BenchFixture bench = BenchFixture.open(folder.resolve("a.pentacell"))) {
+            assertFalse(bench.isShown("#reading"));
+            bench.robot.interact(() -> bench.bench.frame().open(new Reading(file), begun));
+            bench.await("it is read", () -> bench.isShown("#reading"));
+            assertTrue(bench.text("#reading-what").startsWith("Reading later.pentacell"));
+            begun.complete(new Arrival.Refused("later.pentacell is not there."));
+            bench.await("refused", () -> bench.text("#said").contains("is not there"));
+            assertFalse(bench.isShown("#reading"), "the open one is back");
         }
     }
 }

@@ -25,6 +25,21 @@ final class RestCurveTest {
         assertThrows(IllegalArgumentException.class, () -> curve.share(Double.NaN));
     }
 
+    /// A kink would show in the curve of every stand-in, and would be found there as if it were the
+    /// cell's own.
+    @ParameterizedTest
+    @EnumSource(Chemistry.class)
+    void theCurveHasNoKinks(Chemistry chemistry) {
+        RestCurve curve = RestCurve.of(chemistry);
+        double step = 1e-6;
+        for (double share = 0.001; share < 0.999; share += 0.0005) {
+            double before = (curve.volts(share) - curve.volts(share - step)) / step;
+            double after = (curve.volts(share + step) - curve.volts(share)) / step;
+            assertEquals(before, after, 0.002 * before + 0.01, "at " + share);
+            assertEquals(after, curve.slopeVolts(share), 0.002 * after + 0.01, "at " + share);
+        }
+    }
+
     @ParameterizedTest
     @EnumSource(Chemistry.class)
     void theMeanIsNearTheNominalVoltage(Chemistry chemistry) {

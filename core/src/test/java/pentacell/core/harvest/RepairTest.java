@@ -112,7 +112,7 @@ final class RepairTest {
             seconds++;
         }
         assertEquals(ampHours, plan.ampHours().orElseThrow(), 0.02 * ampHours);
-        assertEquals(22.7, plan.ampHours().orElseThrow(), 0.2);
+        assertEquals(23.0, plan.ampHours().orElseThrow(), 0.2);
         assertEquals(seconds / 3600.0, plan.chargeHours().orElseThrow(), 0.02 * seconds / 3600);
     }
 

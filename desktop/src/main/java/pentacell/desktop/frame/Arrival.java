@@ -32,8 +32,10 @@ public sealed interface Arrival {
     record Damaged(Damage damage) implements Arrival {}
 
     /// Opens a workshop; away from the UI thread.
-    static Arrival of(Path file, Clock clock, List<Chapter<?>> chapters) {
-        return switch (Logbook.open(file, clock, chapters)) {
+    ///
+    /// @param reading told how far it is
+    static Arrival of(Path file, Clock clock, List<Chapter<?>> chapters, Reading reading) {
+        return switch (Logbook.open(file, clock, chapters, reading::tell)) {
             case Opening.Opened opened -> Ready.of(opened.logbook());
             case Opening.Refused refused -> new Refused(refused.message());
             case Opening.Damaged damaged -> new Damaged(damaged.damage());

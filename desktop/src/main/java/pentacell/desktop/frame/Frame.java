@@ -35,6 +35,7 @@ public final class Frame {
     private final CardPlace card;
     private final DamagePane damage;
     private final HelpPane help = new HelpPane();
+    private final ReadingPane reading = new ReadingPane();
     private Station inHand;
     private final Scene scene;
     private Theme theme;
@@ -59,7 +60,9 @@ public final class Frame {
         damage = new DamagePane(desk, files, clock, this::open);
         scene =
                 new Scene(
-                        new StackPane(root, card.over(), find.overlay(), help, damage), 1280, 800);
+                        new StackPane(root, card.over(), reading, find.overlay(), help, damage),
+                        1280,
+                        800);
         theme.applyTo(scene);
         applyScale();
         find.attach();
@@ -225,29 +228,41 @@ public final class Frame {
 
     /// Opens a workshop file in the place of the one on the desk; says why when it cannot.
     public void open(Path file) {
-        announce(file);
+        Reading read = new Reading(file);
+        announce(read);
         desk.work()
                 .lane("opening")
                 .runAcrossWorkshops(
-                        () -> Arrival.of(file, clock, desk.ledger().chapters()),
-                        arrived -> take(file, arrived));
+                        () -> Arrival.of(file, clock, desk.ledger().chapters(), read),
+                        arrived -> take(file, arrived),
+                        this::failed);
     }
 
-    /// Takes a workshop file whose opening was begun elsewhere; at once if it is done.
-    public void open(Path file, CompletableFuture<Arrival> begun) {
+    /// Takes a workshop file whose reading was begun elsewhere; at once if it is done.
+    public void open(Reading read, CompletableFuture<Arrival> begun) {
+        Path file = read.file();
         if (begun.isDone() && !begun.isCompletedExceptionally()) {
             take(file, begun.join());
             return;
         }
-        announce(file);
-        desk.work().lane("opening").runAcrossWorkshops(begun::get, arrived -> take(file, arrived));
+        announce(read);
+        desk.work()
+                .lane("opening")
+                .runAcrossWorkshops(begun::get, arrived -> take(file, arrived), this::failed);
     }
 
-    private void announce(Path file) {
-        desk.notices().say("Opening " + file.getFileName() + " …");
+    private void announce(Reading read) {
+        desk.notices().say("Opening " + read.file().getFileName() + " …");
+        reading.begin(read);
+    }
+
+    private void failed(Throwable failure) {
+        reading.end();
+        desk.work().failed(failure);
     }
 
     private void take(Path file, Arrival arrived) {
+        reading.end();
         switch (arrived) {
             case Arrival.Ready ready -> {
                 desk.put(ready);

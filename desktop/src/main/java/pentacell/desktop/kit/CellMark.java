@@ -46,29 +46,24 @@ public record CellMark(Standing standing, OptionalDouble soh, OptionalDouble mil
     /// @param right edge in pixels
     /// @param middle height of its middle
     public static void rampLegend(Pen pen, double right, double middle) {
-        double em = pen.em();
-        String high = Quantity.RESISTANCE.number(DARK_MILLIOHMS, 0) + " mΩ";
-        double from = right - 11.2 * em;
-        double step = 0.9 * em;
-        pen.narrowText(
-                Hue.SECOND,
-                0.9,
-                false,
-                Anchor.RIGHT,
-                from - 0.4 * em,
+        ramp(
+                pen,
+                right,
                 middle,
-                "IR " + Quantity.RESISTANCE.number(LIGHT_MILLIOHMS, 0));
+                "IR " + Quantity.RESISTANCE.number(LIGHT_MILLIOHMS, 0),
+                Quantity.RESISTANCE.number(DARK_MILLIOHMS, 0) + " mΩ");
+    }
+
+    /// The ramp with its two ends named, right-aligned.
+    public static void ramp(Pen pen, double right, double middle, String low, String high) {
+        double em = pen.em();
+        double step = 0.9 * em;
+        pen.text(Hue.SECOND, 0.9, false, Anchor.RIGHT, right, middle, high);
+        double from = right - pen.width(high, 0.9) - 0.5 * em - RAMP_STEPS * step;
         for (int i = 0; i < RAMP_STEPS; i++)
             pen.fillRamp(
                     i / (RAMP_STEPS - 1.0), from + i * step, middle - 0.4 * em, step - 1, 0.8 * em);
-        pen.narrowText(
-                Hue.SECOND,
-                0.9,
-                false,
-                Anchor.LEFT,
-                from + RAMP_STEPS * step + 0.4 * em,
-                middle,
-                high);
+        pen.text(Hue.SECOND, 0.9, false, Anchor.RIGHT, from - 0.4 * em, middle, low);
     }
 
     /// Draws the mark.

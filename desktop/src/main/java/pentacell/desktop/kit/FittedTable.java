@@ -25,13 +25,13 @@ import pentacell.core.unit.Quantity;
 /// the whole sentence is then had by pointing at it. A width that a person has pulled stays.
 public final class FittedTable<R> extends TableView<R> {
     /// Texts of a column that are measured: its longest by letters.
-    private static final int MEASURED = 40;
+    private static final int MEASURED = 12;
 
     /// Rows looked at; of longer tables a sample.
-    private static final int LOOKED_AT = 3_000;
+    private static final int LOOKED_AT = 500;
 
-    private static final double CELL_PADDING_EM = 1.3;
-    private static final double HEAD_PADDING_EM = 1.3;
+    private static final double CELL_PADDING_EM = 1.15;
+    private static final double HEAD_PADDING_EM = 1.1;
     private static final double SORT_ARROW_EM = 1.6;
     private static final double LEAST_SENTENCE_EM = 14;
     private static final String CELL_FAMILY = "IBM Plex Sans Condensed";

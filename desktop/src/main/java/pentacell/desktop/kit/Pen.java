@@ -7,6 +7,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import javafx.scene.shape.ArcType;
 import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import pentacell.desktop.kit.PlotSurface.Hue;
 
@@ -153,6 +154,15 @@ public final class Pen {
     public void text(
             Hue hue, double size, boolean bold, Anchor anchor, double x, double y, String text) {
         text(hue, size, bold, anchor, x, y, text, surface.typeface().getFamily());
+    }
+
+    /// How wide a text is, in pixels.
+    ///
+    /// @param size in em
+    public double width(String text, double size) {
+        Text measured = new Text(text);
+        measured.setFont(Font.font(surface.typeface().getFamily(), size * em()));
+        return measured.getLayoutBounds().getWidth();
     }
 
     /// A narrow text for tight places; letters and digits only, its cut has no Greek.

@@ -39,6 +39,9 @@ record FieldPicture(
     /// More points than this are stamped instead of drawn one by one, and not on the UI thread.
     private static final int CROWD = 1000;
 
+    /// From here on marks would be one blot.
+    private static final int DENSE = 3000;
+
     private static final double MARGINAL_EM = 3.6;
     private static final double AXIS_EM = 3.4;
     private static final double MARK_PIXELS = 6;
@@ -130,13 +133,20 @@ record FieldPicture(
                                 Row::modelName, LinkedHashMap::new, Collectors.toList()))
                 .values()
                 .forEach(rows -> ellipse(pen, field, rows));
+        if (isDense()) FieldDensity.of(points, field).paint(pen, field);
         marks(pen, field);
         pen.frame(Hue.RULE, 1, left, top, across, up);
+    }
+
+    private boolean isDense() {
+        return points.size() > DENSE;
     }
 
     private void marks(Pen pen, Area field) {
         Set<Stamped> stamped = new HashSet<>();
         for (Row row : points) {
+            // in a shaded field only what the brush holds is marked
+            if (isDense() && !brushed.contains(row.cell().id())) continue;
             Mark mark = mark(row);
             double x = field.x().pixel(capacity(row));
             double y = field.y().pixel(resistance(row));

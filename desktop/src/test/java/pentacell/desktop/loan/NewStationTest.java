@@ -100,7 +100,8 @@ final class NewStationTest {
     }
 
     private Logbook opened(Path file) {
-        return ((Opening.Opened) Logbook.open(file, Clock.systemUTC(), CHAPTERS)).logbook();
+        return ((Opening.Opened) Logbook.open(file, Clock.systemUTC(), CHAPTERS, share -> {}))
+                .logbook();
     }
 
     private static boolean isDue(BenchFixture ui, String words) {

@@ -44,6 +44,17 @@ final class JournalRows {
         }
     }
 
+    /// Number of the last fact; 0 when there is none, or no table to look into.
+    static long lastSequence(Connection database) {
+        try (Statement statement = database.createStatement();
+                ResultSet row = statement.executeQuery("SELECT MAX(sequence) FROM fact")) {
+            return row.next() ? row.getLong(1) : 0;
+        } catch (SQLException unreadable) {
+            // only progress is told by it; what is wrong is found by reading
+            return 0;
+        }
+    }
+
     /// Gives every act of a journal that has none its digest.
     static void sealAll(Connection database) throws SQLException {
         List<RawAct> acts = new ArrayList<>();

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.DoubleConsumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import pentacell.core.Chapters;
@@ -53,13 +54,16 @@ public final class Logbook implements AutoCloseable {
 
     /// Opens a workshop file, or makes it when it is not there.
     public static Opening open(Path file, Clock clock) {
-        return open(file, clock, Chapters.ALL);
+        return open(file, clock, Chapters.ALL, share -> {});
     }
 
     /// Opens a workshop file with chapters of one's own choice; a file that holds facts of others
     /// is refused.
-    public static Opening open(Path file, Clock clock, List<Chapter<?>> chapters) {
-        return new LogbookFile(file, clock, chapters, Database::connect).open();
+    ///
+    /// @param progress told, from this thread, which share of the file has been read, 0 to 1
+    public static Opening open(
+            Path file, Clock clock, List<Chapter<?>> chapters, DoubleConsumer progress) {
+        return new LogbookFile(file, clock, chapters, Database::connect).open(progress);
     }
 
     /// Puts a copy of a closed workshop file in the place of another, which is lost together with

@@ -14,6 +14,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.DoubleConsumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import pentacell.core.journal.Act;
@@ -32,6 +34,9 @@ final class LogbookFile {
     private static final byte[] SQLITE_HEADER =
             "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
     private static final int MISSING_NAMED = 5;
+
+    /// Progress is told each so many acts.
+    private static final int ACTS_BETWEEN = 64;
 
     private final Path file;
     private final Clock clock;
@@ -70,7 +75,8 @@ final class LogbookFile {
         }
     }
 
-    Opening open() {
+    /// @param progress told which share of the journal has been read
+    Opening open(DoubleConsumer progress) {
         Optional<String> obstacle = obstacle();
         if (obstacle.isPresent()) return new Refused(obstacle.get());
         Optional<FileLock> lock;
@@ -87,7 +93,7 @@ final class LogbookFile {
         if (lock.isEmpty()) return new Refused(FileLock.taken(file));
         Optional<Opening> opening = Optional.empty();
         try {
-            opening = Optional.of(openLocked(lock.get()));
+            opening = Optional.of(openLocked(lock.get(), progress));
             return opening.get();
         } finally {
             // whatever happened: who does not have the file open does not keep others from it
@@ -128,14 +134,15 @@ final class LogbookFile {
         return known.read().isPresent() || !backups.all().isEmpty();
     }
 
-    private Opening openLocked(FileLock lock) {
+    private Opening openLocked(FileLock lock, DoubleConsumer progress) {
         Connection database = null;
         try {
             if ((!Files.exists(file) || Files.size(file) == 0) && isKnown())
                 return damaged(empty());
             database = connecting.connect(file);
             Optional<Opening> obstacle = prepare(database);
-            Opening opening = obstacle.isPresent() ? obstacle.get() : openPrepared(database, lock);
+            Opening opening =
+                    obstacle.isPresent() ? obstacle.get() : openPrepared(database, lock, progress);
             if (!(opening instanceof Opened)) JournalFile.closeQuietly(database);
             return opening;
         } catch (SQLException failure) {
@@ -197,7 +204,8 @@ final class LogbookFile {
         return Optional.empty();
     }
 
-    private Opening openPrepared(Connection database, FileLock lock) throws SQLException {
+    private Opening openPrepared(Connection database, FileLock lock, DoubleConsumer progress)
+            throws SQLException {
         List<Problem> problems = new ArrayList<>(Wholeness.structure(database));
         long format = Database.pragma(database, "user_version");
         database.setAutoCommit(false);
@@ -206,7 +214,8 @@ final class LogbookFile {
                         database,
                         format >= Database.SEALED_FORMAT,
                         known.read(),
-                        new FactCodec(chapters));
+                        new FactCodec(chapters),
+                        told(progress, JournalRows.lastSequence(database)));
         database.commit();
         problems.addAll(journal.problems());
         if (!problems.isEmpty())
@@ -225,6 +234,13 @@ final class LogbookFile {
         List<Act> acts = journal.acts();
         JournalFile journalFile = new JournalFile(file, connecting, database, lock, head);
         return new Opened(new Logbook(journalFile, clock, chapters, acts));
+    }
+
+    private static Consumer<RawAct> told(DoubleConsumer progress, long last) {
+        return act -> {
+            if (act.number() % ACTS_BETWEEN == 0 && !act.facts().isEmpty())
+                progress.accept((double) act.facts().getLast().sequence() / Math.max(1, last));
+        };
     }
 
     /// Nothing is the matter with the file, only this program does not know enough.

@@ -38,7 +38,8 @@ final class FailingDiskTest {
         Logbook book =
                 assertInstanceOf(
                                 Opening.Opened.class,
-                                new LogbookFile(file, Clock.systemUTC(), Chapters.ALL, disk).open())
+                                new LogbookFile(file, Clock.systemUTC(), Chapters.ALL, disk)
+                                        .open(share -> {}))
                         .logbook();
         log(book);
         for (int statement = 0; statement < STATEMENTS_OF_AN_ACT; statement++) {
@@ -75,7 +76,8 @@ final class FailingDiskTest {
         Logbook book =
                 assertInstanceOf(
                                 Opening.Opened.class,
-                                new LogbookFile(file, Clock.systemUTC(), Chapters.ALL, disk).open())
+                                new LogbookFile(file, Clock.systemUTC(), Chapters.ALL, disk)
+                                        .open(share -> {}))
                         .logbook();
         disk.failAt(STATEMENTS_OF_AN_ACT - 1, 1, true);
         log(book);

@@ -19,6 +19,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,6 +28,7 @@ import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import pentacell.core.Chapters;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
@@ -112,6 +114,20 @@ final class LogbookTest {
         second.redo();
         assertEquals(3.9, Cells.of(second.state()).cell(A).orElseThrow().volts().orElseThrow());
         second.close();
+    }
+
+    @Test
+    void openingTellsHowFarItIs() throws LogbookException {
+        Logbook first = opened();
+        for (int i = 0; i < 300; i++)
+            first.log("Log " + A, List.of(new CellFact.VoltageRead(A, 3.5 + i / 1000.0)));
+        first.close();
+        List<Double> told = new ArrayList<>();
+        if (Logbook.open(file, Clock.systemUTC(), Chapters.ALL, told::add)
+                instanceof Opening.Opened opened) opened.logbook().close();
+        assertTrue(told.size() >= 3, told::toString);
+        for (int i = 1; i < told.size(); i++) assertTrue(told.get(i) > told.get(i - 1));
+        assertTrue(told.get(0) > 0.1 && told.getLast() <= 1, told::toString);
     }
 
     @Test
