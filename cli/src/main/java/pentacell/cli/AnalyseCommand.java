@@ -48,7 +48,7 @@ final class AnalyseCommand implements Callable<Integer> {
     @Option(
             names = "--rated",
             paramLabel = "MAH",
-            description = "rated capacity, to hold the measured one against")
+            description = "rated capacity, to compare the measured one with")
     private @Nullable Double rated;
 
     @Option(names = "--summary", paramLabel = "A.json", description = "write the analysis here")

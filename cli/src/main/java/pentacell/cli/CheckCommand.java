@@ -46,7 +46,7 @@ final class CheckCommand implements Callable<Integer> {
             description = "write what can be read into a new file")
     private @Nullable Path fresh;
 
-    @Option(names = "--summary", paramLabel = "C.json", description = "where the result goes")
+    @Option(names = "--summary", paramLabel = "C.json", description = "where to write the result")
     private @Nullable Path summary;
 
     @Override

@@ -15,8 +15,7 @@ import picocli.CommandLine.Option;
 @Command(
         name = "demo",
         mixinStandardHelpOptions = true,
-        description =
-                "Starts with the demo workshop as it is at its beginning; play with it as you like.",
+        description = "Starts with the demo workshop in its first state; play with it as you like.",
         footer = {
             "",
             "The demo is made once a day and copied after that.",
@@ -35,7 +34,7 @@ final class DemoCommand implements Callable<Integer> {
             description = "write the demo to a file and end, instead of starting with it")
     private @Nullable Path written;
 
-    @Option(names = "--fresh", description = "make a new demo even if there is one")
+    @Option(names = "--fresh", description = "make a new demo even when there is one")
     private boolean isFresh;
 
     @Override

@@ -85,7 +85,10 @@ final class DiagnoseCommand implements Callable<Integer> {
             description = "what the school does first (default repair)")
     private String way = "repair";
 
-    @Option(names = "--summary", paramLabel = "D.json", description = "where the diagnosis goes")
+    @Option(
+            names = "--summary",
+            paramLabel = "D.json",
+            description = "where to write the diagnosis")
     private @Nullable Path summary;
 
     @Override

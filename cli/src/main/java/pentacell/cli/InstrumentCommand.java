@@ -47,7 +47,7 @@ final class InstrumentCommand implements Callable<Integer> {
             names = "--speed",
             defaultValue = "1",
             paramLabel = "TIMES",
-            description = "how many of its seconds pass in one, up to 10000 (default 1)")
+            description = "how many times faster its clock runs, up to 10000 (default 1)")
     private double speed = 1;
 
     @Override
@@ -73,11 +73,7 @@ final class InstrumentCommand implements Callable<Integer> {
             return Exit.DONE;
         } catch (IOException failure) {
             throw wrongUsage(
-                    "port "
-                            + port
-                            + " cannot be had ("
-                            + failure.getMessage()
-                            + "); choose another");
+                    "port " + port + " is taken (" + failure.getMessage() + "); choose another");
         }
     }
 

@@ -24,7 +24,7 @@ final class LotCommand implements Callable<Integer> {
     @Option(
             names = "--out",
             paramLabel = "LOT.csv",
-            description = "where it goes (default: demo/lot.csv)")
+            description = "where to write it (default: demo/lot.csv)")
     private Path out = Path.of("demo", "lot.csv");
 
     @Override

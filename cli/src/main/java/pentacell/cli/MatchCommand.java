@@ -141,10 +141,13 @@ final class MatchCommand implements Callable<Integer> {
     @Option(
             names = "--out",
             paramLabel = "GROUPS.csv",
-            description = "where the groups go: cell_id,group,position")
+            description = "where to write the groups: cell_id,group,position")
     private @Nullable Path out;
 
-    @Option(names = "--summary", paramLabel = "SUMMARY.json", description = "where the figures go")
+    @Option(
+            names = "--summary",
+            paramLabel = "SUMMARY.json",
+            description = "where to write the figures")
     private @Nullable Path summary;
 
     @Option(
@@ -250,7 +253,8 @@ final class MatchCommand implements Callable<Integer> {
                         TRADE_OFF_POINTS,
                         effort,
                         SearchWatch.NOBODY,
-                        point -> {}));
+                        point -> {}),
+                candidates);
     }
 
     private static SearchWatch deadline(long begin, double seconds) {
@@ -275,7 +279,7 @@ final class MatchCommand implements Callable<Integer> {
             sizes = Collections.nCopies(series, parallel);
         } else if (parallel != null || series != null && series != sizes.size()) {
             throw wrongUsage(
-                    "--group-sizes names every group: leave --parallel away and let --series be "
+                    "--group-sizes names every group: leave --parallel out and let --series be "
                             + sizes.size());
         }
         try {

@@ -17,7 +17,7 @@ final class ShotsCommand implements Callable<Integer> {
     @Option(
             names = "--out",
             paramLabel = "FOLDER",
-            description = "where the pictures go (default: docs/screenshots)")
+            description = "where to write the pictures (default: docs/screenshots)")
     private Path out = Path.of("docs", "screenshots");
 
     @Option(

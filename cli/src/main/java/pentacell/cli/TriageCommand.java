@@ -61,7 +61,7 @@ final class TriageCommand implements Callable<Integer> {
     @Option(
             names = "--out",
             paramLabel = "V.csv",
-            description = "where cell_id,verdict,reason go; else standard output")
+            description = "where to write cell_id,verdict,reason; else standard output")
     private @Nullable Path out;
 
     @Override

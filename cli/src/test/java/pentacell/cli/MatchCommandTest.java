@@ -159,7 +159,14 @@ final class MatchCommandTest {
                 err);
         String written = Files.readString(groups);
         assertTrue(written.contains("A,2,") && written.contains("D,2,"), written);
-        assertTrue(Files.readAllLines(curve).size() > 2);
+        List<String> points = Files.readAllLines(curve);
+        assertTrue(points.size() > 2);
+        assertEquals(
+                "max_ir_spread_mohm,usable_mah,spread_mah,worst_ir_spread_mohm,simulated_usable_mah,worst_cell_current_share",
+                points.get(0));
+        String[] last = points.getLast().split(",");
+        assertTrue(Double.parseDouble(last[4]) <= Double.parseDouble(last[1]), points::toString);
+        assertTrue(Double.parseDouble(last[5]) >= 1, points::toString);
     }
 
     @ParameterizedTest(name = "{0}: exit {1}")
@@ -204,7 +211,7 @@ final class MatchCommandTest {
                 "''                                             | is empty",
                 "'date,price\n1,2'                              | expected cell_id",
                 "'cell_id,capacity_mah\nA,2000\nB,2O00'         | lot.csv:3: column 2",
-                "'cell_id,capacity_mah\nA,2000\nA,2001'         | lot.csv:3: cell id \"A\" stands already in line 2"
+                "'cell_id,capacity_mah\nA,2000\nA,2001'         | lot.csv:3: cell id \"A\" is already in line 2"
             })
     void unreadableInputNamesFileAndLine(String text, String said) throws IOException {
         Path lot = Files.writeString(folder.resolve("lot.csv"), text);

@@ -41,7 +41,7 @@ final class FormsAndLabelsTest {
             set(bench, "#donor-kind", "drill pack");
             set(bench, "#donor-arrangement", "S5");
             bench.click("#donor-form-verb");
-            assertTrue(complaint(bench, "donor").contains("\"S5\" is no arrangement"));
+            assertTrue(complaint(bench, "donor").contains("\"S5\" is not an arrangement"));
             set(bench, "#donor-arrangement", "5S");
             set(bench, "#donor-volts", "18,O");
             bench.click("#donor-form-verb");
@@ -79,7 +79,7 @@ final class FormsAndLabelsTest {
             set(bench, "#lot-currency", "chf");
             set(bench, "#lot-date", "yesterday");
             bench.click("#lot-form-verb");
-            assertTrue(complaint(bench, "lot").contains("\"yesterday\" is no date"));
+            assertTrue(complaint(bench, "lot").contains("\"yesterday\" is not a date"));
             set(bench, "#lot-date", "2026-02-28");
             bench.click("#lot-form-verb");
             bench.await("added", () -> Purchases.of(bench.state()).lots().containsKey("K1"));
@@ -124,7 +124,7 @@ final class FormsAndLabelsTest {
             set(bench, "#label-own", "A4 9x9 70x70");
             bench.click("#label-own");
             bench.keys(KeyCode.ENTER);
-            bench.awaitSaid("is no grid");
+            bench.awaitSaid("is not a grid");
             set(bench, "#label-own", "A4 4x9 50x30");
             bench.click("#label-own");
             bench.keys(KeyCode.ENTER);

@@ -139,7 +139,7 @@ final class IntakeListsTest {
             bench.type("as in our shed\t\t");
             bench.keys(KeyCode.CONTROL, KeyCode.A);
             bench.enter("0 recycle, 2.0 slow-charge-watched, 2.6 norml, over 4.22");
-            assertTrue(bench.text("#school-effect").contains("\"norml\" is no verdict"));
+            assertTrue(bench.text("#school-effect").contains("\"norml\" is not a verdict"));
             bench.keys(KeyCode.CONTROL, KeyCode.A);
             bench.enter("0 recycle, 2.0 slow-charge-watched, 2.6 normal, over 4.22");
             bench.await(

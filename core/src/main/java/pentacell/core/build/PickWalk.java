@@ -89,7 +89,7 @@ public final class PickWalk {
         String text = typed.strip();
         if (CellId.problem(text).isPresent())
             return new Check.Wrong(
-                    "\"" + text + "\" is no cell id: it " + CellId.problem(text).get() + ".");
+                    "\"" + text + "\" is not a cell id: it " + CellId.problem(text).get() + ".");
         Optional<CellId> known = idAsWritten(text, state);
         if (known.isEmpty())
             return new Check.Wrong("No cell " + text + " was ever logged. Read the can again.");

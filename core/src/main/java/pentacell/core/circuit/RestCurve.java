@@ -28,40 +28,10 @@ public final class RestCurve {
                         3.36, 3.45
                     });
 
-    private static final int MOST_STEPS = 60;
-    private static final double EXACT_VOLTS = 1e-12;
-
-    private final double[] shares;
-    private final double[] volts;
-
-    /// Slope at each point, in V per whole charge.
-    private final double[] slopes;
+    private final VoltageCurve curve;
 
     private RestCurve(double[] shares, double[] volts) {
-        this.shares = shares;
-        this.volts = volts;
-        slopes = slopes(shares, volts);
-    }
-
-    /// Slopes that let no piece overshoot: between two points the weighted harmonic mean of the
-    /// steepness on either side, at the ends that of the line.
-    private static double[] slopes(double[] x, double[] y) {
-        int last = x.length - 1;
-        double[] slopes = new double[x.length];
-        slopes[0] = (y[1] - y[0]) / (x[1] - x[0]);
-        slopes[last] = (y[last] - y[last - 1]) / (x[last] - x[last - 1]);
-        for (int i = 1; i < last; i++) {
-            double before = x[i] - x[i - 1];
-            double after = x[i + 1] - x[i];
-            double steepBefore = (y[i] - y[i - 1]) / before;
-            double steepAfter = (y[i + 1] - y[i]) / after;
-            slopes[i] =
-                    3
-                            * (before + after)
-                            / ((2 * after + before) / steepBefore
-                                    + (after + 2 * before) / steepAfter);
-        }
-        return slopes;
+        curve = VoltageCurve.smooth(shares, volts);
     }
 
     /// The curve of a chemistry.
@@ -72,75 +42,31 @@ public final class RestCurve {
         };
     }
 
+    /// The curve itself, for circuits.
+    public VoltageCurve curve() {
+        return curve;
+    }
+
     /// Resting voltage in V at a state of charge.
     ///
     /// @param share 0 empty to 1 full; beyond is held at the ends
     public double volts(double share) {
-        int piece = piece(shares, share);
-        return piece < 0 ? volts[0] : piece >= last() ? volts[last()] : volts(piece, share);
+        return curve.volts(Math.clamp(number(share), 0, 1));
     }
 
     /// State of charge, 0 to 1, of a cell resting at a voltage in V; held at the ends.
     public double share(double restingVolts) {
-        int piece = piece(volts, restingVolts);
-        if (piece < 0) return shares[0];
-        if (piece >= last()) return shares[last()];
-        double low = shares[piece];
-        double high = shares[piece + 1];
-        double share = low + (high - low) * straight(piece, restingVolts);
-        // Newton's steps, kept between what is known to be too low and too high
-        for (int i = 0; i < MOST_STEPS; i++) {
-            double over = volts(piece, share) - restingVolts;
-            if (Math.abs(over) < EXACT_VOLTS) break;
-            if (over > 0) high = share;
-            else low = share;
-            double next = share - over / slope(piece, share);
-            share = next > low && next < high ? next : (low + high) / 2;
-        }
-        return share;
+        return curve.share(number(restingVolts));
     }
 
     /// How steep the curve is, in V per whole charge, at a state of charge.
     public double slopeVolts(double share) {
-        return slope(Math.clamp(piece(shares, share), 0, last() - 1), Math.clamp(share, 0, 1));
+        return curve.slope(number(share));
     }
 
-    private int last() {
-        return shares.length - 1;
-    }
-
-    /// Which piece a value lies in: −1 before the first, the last point's number from there on.
-    private static int piece(double[] points, double value) {
+    private static double number(double value) {
         if (Double.isNaN(value))
             throw new IllegalArgumentException("a point of the rest curve must be a number");
-        int last = points.length - 1;
-        if (value < points[0]) return -1;
-        if (value >= points[last]) return last;
-        int i = 0;
-        while (points[i + 1] <= value) i++;
-        return i;
-    }
-
-    private double straight(int piece, double value) {
-        return (value - volts[piece]) / (volts[piece + 1] - volts[piece]);
-    }
-
-    /// Hermite's cubic between two points.
-    private double volts(int piece, double share) {
-        double width = shares[piece + 1] - shares[piece];
-        double t = (share - shares[piece]) / width;
-        double s = 1 - t;
-        return volts[piece] * (1 + 2 * t) * s * s
-                + volts[piece + 1] * (3 - 2 * t) * t * t
-                + width * t * s * (slopes[piece] * s - slopes[piece + 1] * t);
-    }
-
-    private double slope(int piece, double share) {
-        double width = shares[piece + 1] - shares[piece];
-        double t = (share - shares[piece]) / width;
-        double s = 1 - t;
-        return 6 * t * s * (volts[piece + 1] - volts[piece]) / width
-                + slopes[piece] * s * (1 - 3 * t)
-                + slopes[piece + 1] * t * (3 * t - 2);
+        return value;
     }
 }

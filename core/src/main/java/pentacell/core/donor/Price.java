@@ -8,7 +8,7 @@ public record Price(double amount, String currency) {
     public Price {
         if (!(amount >= 0 && amount < 1e9))
             throw new IllegalArgumentException(
-                    "a price is 0 or more and under a milliard, was " + amount);
+                    "a price is 0 or more and under a billion, was " + amount);
         if (!currency.matches("[A-Z]{3}"))
             throw new IllegalArgumentException(
                     "a currency has three capital letters, such as EUR, was \"" + currency + "\"");

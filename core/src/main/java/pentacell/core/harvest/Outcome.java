@@ -41,7 +41,10 @@ public record Outcome(List<Set<Blemish>> blemishes, Optional<String> problem) {
             Matcher all = ALL.matcher(word);
             Matcher one = ONE.matcher(word);
             if (!all.matches() && !one.matches())
-                return wrong("\"" + word + "\" is no outcome; such as 3s for cell 3, sleeve torn.");
+                return wrong(
+                        "\""
+                                + word
+                                + "\" is not an outcome; use one such as 3s for cell 3, sleeve torn.");
             String keys = all.matches() ? all.group(1) : one.group(2);
             Set<Blemish> seen = EnumSet.noneOf(Blemish.class);
             for (int i = 0; i < keys.length(); i++) {

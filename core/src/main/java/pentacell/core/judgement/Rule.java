@@ -41,7 +41,7 @@ public enum Rule {
             "Measured capacity is {figure} of rated, under {limit}: wrong cut-off, or the cell is dying."),
     CAPACITY_CHANGED(
             Quantity.CAPACITY, "{figure} is far from the last reading of {limit}: right cell?"),
-    READ_TWICE(Quantity.COUNT, "{note} stands twice in the line."),
+    READ_TWICE(Quantity.COUNT, "{note} is twice in the line."),
     NOT_UNDERSTOOD(Quantity.COUNT, "{note}"),
     CELL_IS_NEW(Quantity.COUNT, "New cell{note}."),
     BLEMISH_PUTS_OUT(Quantity.COUNT, "The can: {note}. Such a cell is out whatever it reads."),
@@ -122,8 +122,7 @@ public enum Rule {
             Quantity.PERCENT,
             "It lost {figure} of its charge on the hold shelf ({note}); up to {limit} is fine."),
     HOLD_NOT_DONE(
-            Quantity.DAYS,
-            "On the hold shelf; its readings lie {figure} apart so far, {limit} are wanted."),
+            Quantity.DAYS, "On the hold shelf: {figure} between its readings so far, of {limit}."),
     HOLD_EXTEND(
             Quantity.PERCENT,
             "It lost {figure} of its charge on the hold shelf ({note}), over {limit}: it lies once more as long."),

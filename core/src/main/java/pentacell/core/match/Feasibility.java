@@ -69,7 +69,7 @@ final class Feasibility {
         if (rules.maxModels().isPresent() && works(anyModels)) return modelsObstacle();
         return new Infeasible(
                 Limit.LOCKS,
-                "no grouping was found that keeps the locked cells and the other limits; set some cells free",
+                "no grouping was found that keeps the locked cells and the other limits; unlock some cells",
                 OptionalDouble.empty());
     }
 

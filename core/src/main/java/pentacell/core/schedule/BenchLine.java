@@ -65,7 +65,7 @@ public record BenchLine(
             else if (reading.isPresent()) {
                 act = Act.READ;
                 volts = reading;
-            } else trouble = "\"" + token + "\" is no cell, bay or voltage that is known here.";
+            } else trouble = "\"" + token + "\" is not a cell, bay or voltage known here.";
         }
         if (act == Act.READ && cell.isEmpty()) cell = dueOnShelf;
         if (trouble.isEmpty() && act == Act.READ && !plausible(volts.orElse(Double.NaN)))

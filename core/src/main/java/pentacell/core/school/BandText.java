@@ -47,10 +47,13 @@ public record BandText(Optional<BandSchool> policy, Optional<String> problem) {
             String[] words = part.strip().split("\\s+");
             if (words.length != 2)
                 return wrong(
-                        "\"" + part.strip() + "\" is no band; such as 1.8 slow-charge-watched.");
+                        "\""
+                                + part.strip()
+                                + "\" is not a band; use one such as 1.8 slow-charge-watched.");
             boolean isOver = words[0].equalsIgnoreCase("over");
             OptionalDouble volts = NumberText.parse(words[isOver ? 1 : 0]);
-            if (volts.isEmpty()) return wrong("\"" + words[isOver ? 1 : 0] + "\" is no voltage.");
+            if (volts.isEmpty())
+                return wrong("\"" + words[isOver ? 1 : 0] + "\" is not a voltage.");
             if (isOver) {
                 over = volts;
                 continue;
@@ -60,7 +63,7 @@ public record BandText(Optional<BandSchool> policy, Optional<String> problem) {
                 return wrong(
                         "\""
                                 + words[1]
-                                + "\" is no verdict: recycle, slow-charge-watched, slow-charge or normal.");
+                                + "\" is not a verdict: recycle, slow-charge-watched, slow-charge or normal.");
             bands.add(new BandSchool.Band(volts.getAsDouble(), verdict.get()));
         }
         if (over.isEmpty()) return wrong("Say where overcharge begins, such as over 4.25.");

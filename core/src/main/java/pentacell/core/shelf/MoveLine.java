@@ -54,7 +54,7 @@ public record MoveLine(List<CellPlaced> moves, String words, Optional<String> pr
             if (word.isEmpty()) continue;
             List<CellId> named = cells(word, state);
             if (named.isEmpty())
-                return wrong("\"" + word + "\" is no cell, range of cells or donor here.");
+                return wrong("\"" + word + "\" is not a cell, range of cells or donor here.");
             cells.addAll(named);
         }
         if (cells.isEmpty()) return wrong("Which cells? For example HB05-01..06 > T3.");
@@ -65,7 +65,7 @@ public record MoveLine(List<CellPlaced> moves, String words, Optional<String> pr
                             ? "Where to? A tray or a place, such as " + example(state) + "."
                             : "\""
                                     + to
-                                    + "\" is no tray or place on this shelf, or it is full; such as "
+                                    + "\" is not a tray or place on this shelf, or it is full; use one such as "
                                     + example(state)
                                     + ".");
         Optional<List<CellPlaced>> moves = Shelf.move(state, cells, target.get());

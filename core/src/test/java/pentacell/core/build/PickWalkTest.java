@@ -92,8 +92,8 @@ final class PickWalkTest {
         "a-5, belongs to the pack Dome",
         "A-5, it was left out. Put it back to T2-A02",
         "Z-9, was ever logged",
-        "'A 3', is no cell id",
-        "'', is no cell id"
+        "'A 3', is not a cell id",
+        "'', is not a cell id"
     })
     void theWrongCellIsRefusedWithAReason(String typed, String reason) {
         String said =

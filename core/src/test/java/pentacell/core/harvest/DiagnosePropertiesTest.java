@@ -75,6 +75,7 @@ final class DiagnosePropertiesTest {
     @ValueSource(longs = {1, 2, 3})
     void overchargeIsNeverOverlookedAndNeverRepaired(long seed) {
         SplittableRandom random = new SplittableRandom(seed);
+        int toReadAgain = 0;
         for (int round = 0; round < ROUNDS; round++) {
             int count = 1 + random.nextInt(14);
             List<Double> volts = new ArrayList<>();
@@ -82,11 +83,16 @@ final class DiagnosePropertiesTest {
             volts.set(random.nextInt(count), 4.26 + 0.5 * random.nextDouble());
             Diagnosis diagnosis = judge(volts, OptionalDouble.empty());
             // two empty groups under a full one can look like readings from the negative
-            if (diagnosis.signature() == Signature.READING_ERROR) continue;
+            if (diagnosis.signature() == Signature.READING_ERROR) {
+                toReadAgain++;
+                assertEquals(Advice.READ_AGAIN, diagnosis.advice(), "" + volts);
+                continue;
+            }
             assertEquals(Signature.OVERCHARGED_GROUP, diagnosis.signature(), "" + volts);
             assertNotEquals(Advice.REPAIR, diagnosis.advice());
             assertNotEquals(Advice.USE, diagnosis.advice());
         }
+        assertTrue(toReadAgain <= ROUNDS / 50, toReadAgain + " of " + ROUNDS + " not judged");
     }
 
     @ParameterizedTest

@@ -94,7 +94,7 @@ final class QuickLineTest {
             quoteCharacter = '~',
             value = {
                 "HB03-07 5O.2        | letter O",
-                "HB03-07 3.68 3.70   | stands twice",
+                "HB03-07 3.68 3.70   | is twice",
                 "HB03-07 volts       | is not a number",
                 "HB03-07 1.234,5     | comma and a point",
                 "HB03*07 3.68        | has \"*\"",

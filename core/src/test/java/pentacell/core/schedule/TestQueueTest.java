@@ -247,7 +247,7 @@ final class TestQueueTest {
                 "HB03-01 4.172v     | READ | HB03-01 |   | 4.172 |",
                 "HB03-01 41.7       | READ | HB03-01 |   | 41.7  | 0 to 5 V",
                 "4.172              | READ |         |   | 4.172 | Which cell",
-                "HB09-99            | LOAD |         |   |       | is no cell",
+                "HB09-99            | LOAD |         |   |       | is not a cell",
                 "stop               | STOP |         |   |       | Stop what",
             })
     void whatIsTypedAtTheBaysIsUnderstood(

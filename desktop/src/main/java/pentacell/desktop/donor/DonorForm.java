@@ -151,7 +151,7 @@ public final class DonorForm {
         Optional<Arrangement> joined = Arrangement.parse(arrangement.getText());
         if (joined.isEmpty() && !arrangement.getText().isBlank()) {
             form.complain(
-                    "\"" + arrangement.getText() + "\" is no arrangement; such as 3S2P.",
+                    "\"" + arrangement.getText() + "\" is not an arrangement; such as 3S2P.",
                     arrangement);
             return;
         }

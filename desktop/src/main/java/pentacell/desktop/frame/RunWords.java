@@ -44,7 +44,7 @@ public final class RunWords {
             case RunFact.ReferenceChosen chosen ->
                     chosen.reference() == RunFact.Reference.YES
                             ? "reference cell"
-                            : "no reference cell any more";
+                            : "no longer a reference cell";
         };
     }
 

@@ -28,6 +28,7 @@ import pentacell.core.harvest.Diagnosis;
 import pentacell.core.harvest.PackReadings;
 import pentacell.core.journal.Amendment;
 import pentacell.core.school.Schools;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CardContent;
 import pentacell.desktop.frame.DecisionRow;
@@ -263,7 +264,7 @@ final class DonorCard extends VBox {
                     "step "
                             + checked.step()
                             + (checked.check() == DonorFact.Check.DONE ? " done" : " open again");
-            case DonorFact.MinutesSpent spent -> spent.minutes() + " minutes";
+            case DonorFact.MinutesSpent spent -> Count.of(spent.minutes(), "minute", "minutes");
             case DonorFact.PartSaved saved -> "saved " + saved.count() + " × " + saved.part();
             case DonorFact.WayDecided decided ->
                     "decided: " + words(decided.way()) + ". " + decided.reason();

@@ -14,6 +14,7 @@ import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.Donors;
 import pentacell.core.donor.Lot;
 import pentacell.core.donor.Purchases;
+import pentacell.core.unit.Count;
 import pentacell.desktop.donor.DonorForm;
 import pentacell.desktop.frame.Card;
 import pentacell.desktop.frame.Command;
@@ -124,7 +125,13 @@ public final class HarvestStation implements Station {
         model.log(
                 "Import readings of " + code,
                 List.of(new DonorFact.GroupsRead(code, volts)),
-                () -> desk.notices().say(volts.size() + " groups of " + code + " read."));
+                () ->
+                        desk.notices()
+                                .say(
+                                        Count.of(volts.size(), "group", "groups")
+                                                + " of "
+                                                + code
+                                                + " read."));
     }
 
     @Override

@@ -141,7 +141,8 @@ final class LotForm {
                             (int) spent.getAsDouble()));
         } catch (DateTimeException wrong) {
             form.complain(
-                    "\"" + bought.getText() + "\" is no date; such as " + today() + ".", bought);
+                    "\"" + bought.getText() + "\" is not a date; use one such as " + today() + ".",
+                    bought);
         } catch (IllegalArgumentException wrong) {
             form.complain(wrong.getMessage() + ".", price);
         }

@@ -213,7 +213,7 @@ final class RepairPane extends VBox {
                     if (read.isEmpty() || Math.abs(read.getAsDouble()) > 10) {
                         desk.notices()
                                 .say(
-                                        "\"%s\" is no voltage of a group; type what it reads off the supply, such as %s."
+                                        "\"%s\" is not a group voltage; type what it reads off the supply, such as %s."
                                                 .formatted(
                                                         volts.getText(),
                                                         Quantity.VOLTAGE.number(plan.setVolts())));

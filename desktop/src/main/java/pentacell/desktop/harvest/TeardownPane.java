@@ -64,7 +64,7 @@ final class TeardownPane extends VBox {
         faults.setOnAction(enter -> nameCells());
         count.textProperty().subscribe(text -> propose());
         faults.textProperty().subscribe(text -> propose());
-        Label out = new Label("Cells out of it");
+        Label out = new Label("Cells taken out");
         out.getStyleClass().add("section");
         Row naming = Row.of(count, faults, take);
         Label legend =
@@ -93,7 +93,7 @@ final class TeardownPane extends VBox {
         logMinutes.setId("log-minutes");
         logMinutes.setOnAction(pressed -> logMinutes());
         minutes.setOnAction(enter -> logMinutes());
-        Button logPart = new Button("Log part saved");
+        Button logPart = new Button("Log saved part");
         logPart.setId("log-part");
         logPart.setOnAction(pressed -> logPart());
         part.setOnAction(enter -> logPart());
@@ -127,7 +127,7 @@ final class TeardownPane extends VBox {
         count.setText(left > 0 ? String.valueOf(left) : "");
         saved.setText(
                 donor.parts().isEmpty()
-                        ? donor.minutes() > 0 ? donor.minutes() + " minutes so far." : ""
+                        ? donor.minutes() > 0 ? minutes(donor) + " so far." : ""
                         : "Saved: "
                                 + String.join(
                                         ", ",
@@ -135,10 +135,12 @@ final class TeardownPane extends VBox {
                                                 .map(each ->
                                                         each.getValue() + " × " + each.getKey())
                                                 .toList())
-                                + (donor.minutes() > 0
-                                        ? ". " + donor.minutes() + " minutes so far."
-                                        : "."));
+                                + (donor.minutes() > 0 ? ". " + minutes(donor) + " so far." : "."));
         propose();
+    }
+
+    private static String minutes(DonorRecord donor) {
+        return Count.of(donor.minutes(), "minute", "minutes");
     }
 
     private Node step(DonorRecord record, TeardownStep step) {
@@ -251,7 +253,7 @@ final class TeardownPane extends VBox {
         int spent = Integer.parseInt(minutes.getText().strip());
         String code = record.get().donor().code();
         model.log(
-                spent + " minutes on " + code,
+                Count.of(spent, "minute", "minutes") + " on " + code,
                 List.of(new DonorFact.MinutesSpent(code, spent)),
                 minutes::clear);
     }

@@ -11,6 +11,7 @@ import javafx.scene.layout.VBox;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CatalogueFact;
 import pentacell.core.cell.CellModel;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
@@ -106,13 +107,13 @@ final class CataloguePane extends VBox {
         }
         desk.ledger()
                 .log(
-                        "Import " + facts.size() + " models",
+                        "Import " + Count.of(facts.size(), "model", "models"),
                         facts,
                         () ->
                                 desk.notices()
                                         .say(
-                                                facts.size()
-                                                        + " models imported into the catalogue."));
+                                                Count.of(facts.size(), "model", "models")
+                                                        + " imported into the catalogue."));
     }
 
     private void exportCsv() {

@@ -49,7 +49,7 @@ final class ImportPane extends VBox {
         effect.setId("import-effect");
         problems.setId("import-problems");
         problems.setCellFactory(list -> new WrappedLine());
-        problems.setPlaceholder(new Label("No line is bad."));
+        problems.setPlaceholder(new Label("No bad lines."));
         VBox.setVgrow(problems, Priority.ALWAYS);
         take.setId("import-take");
         take.getStyleClass().add("primary");
@@ -112,7 +112,7 @@ final class ImportPane extends VBox {
                         .count();
         String twice =
                 !read.sha256().isEmpty() && ImportedFiles.of(state).has(read.sha256())
-                        ? " This very file was imported before: its readings would be in twice."
+                        ? " This same file was imported before: its readings would be logged twice."
                         : "";
         effect.setText(
                 "%s (%s, %d already logged get a new reading), %s.%s"

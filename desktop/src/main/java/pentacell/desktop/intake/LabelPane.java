@@ -109,7 +109,7 @@ final class LabelPane extends VBox {
         if (written.isEmpty()) {
             desk.notices()
                     .say(
-                            "\"%s\" is no grid that fits its paper; such as A4 4x10 48.5x25.4 (columns × rows, width × height in mm) or roll 62x29."
+                            "\"%s\" is not a grid that fits its paper; use one such as A4 4x10 48.5x25.4 (columns × rows, width × height in mm) or roll 62x29."
                                     .formatted(own.getText()));
             return;
         }
@@ -161,7 +161,7 @@ final class LabelPane extends VBox {
                     .say(
                             "\""
                                     + skip.getText()
-                                    + "\" is no number of used labels on the first sheet.");
+                                    + "\" is not a number of labels already used on the first sheet.");
             return;
         }
         String date = LocalDate.ofInstant(desk.now(), ZoneId.systemDefault()).toString();

@@ -13,6 +13,7 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.shelf.RecycleBox;
 import pentacell.core.shelf.RecycleBox.Damage;
 import pentacell.core.shelf.RecycleBox.Item;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
@@ -83,10 +84,9 @@ final class RecyclePane extends VBox {
     private void show() {
         box = RecycleBox.of(desk.ledger().state());
         summary.setText(
-                "%d %s, about %s%s"
+                "%s, about %s%s"
                         .formatted(
-                                box.items().size(),
-                                box.items().size() == 1 ? "cell" : "cells",
+                                Count.of(box.items().size(), "cell", "cells"),
                                 Quantity.MASS.text(box.grams() / 1000),
                                 box.damaged() > 0 ? ", " + box.damaged() + " damaged" : ""));
         list.show(box.items());
@@ -112,7 +112,7 @@ final class RecyclePane extends VBox {
     private void handOver() {
         if (box.items().isEmpty()) return;
         if (to.getText().isBlank()) {
-            desk.notices().say("Say who takes the cells first.");
+            desk.notices().say("First say who takes the cells.");
             to.requestFocus();
             return;
         }
@@ -121,12 +121,16 @@ final class RecyclePane extends VBox {
                 box.items().stream().map(item -> new HandedOver(item.cell().id(), taker)).toList();
         desk.ledger()
                 .log(
-                        "Hand over " + facts.size() + " cells",
+                        "Hand over " + Count.of(facts.size(), "cell", "cells"),
                         facts,
                         () -> {
                             to.clear();
                             desk.notices()
-                                    .say(facts.size() + " cells handed over to " + taker + ".");
+                                    .say(
+                                            Count.of(facts.size(), "cell", "cells")
+                                                    + " handed over to "
+                                                    + taker
+                                                    + ".");
                         });
     }
 }

@@ -9,6 +9,7 @@ import pentacell.core.caution.Caution;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.school.IntakeVerdict;
 import pentacell.core.triage.WaitingForTest;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
@@ -80,8 +81,7 @@ final class WaitingPane extends VBox {
                         .flatMap(Optional::stream)
                         .toList());
         summary.setText(
-                waiting.size()
-                        + " wait for their test"
+                Count.of(waiting.size(), "cell waits for its test", "cells wait for their test")
                         + (slow > 0 ? ", " + slow + " slowly" : ""));
         list.show(waiting);
     }

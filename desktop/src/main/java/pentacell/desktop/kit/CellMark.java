@@ -38,7 +38,7 @@ public record CellMark(Standing standing, OptionalDouble soh, OptionalDouble mil
 
     /// How dark a resistance is drawn, on a logarithmic scale from 12 mΩ (0) to 120 mΩ (1).
     public static double darkness(double milliohms) {
-        return Math.log(milliohms / LIGHT_MILLIOHMS) / Math.log(DARK_MILLIOHMS / LIGHT_MILLIOHMS);
+        return Scale.ratio(milliohms, LIGHT_MILLIOHMS, DARK_MILLIOHMS);
     }
 
     /// The ramp of resistances with its two ends named, right-aligned.

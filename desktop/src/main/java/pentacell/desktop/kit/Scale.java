@@ -36,6 +36,11 @@ public record Scale(double from, double to, double first, double last) {
         return DoubleStream.iterate(begin, i -> i <= end, i -> i + 1).map(i -> i * step).toArray();
     }
 
+    /// Where a value stands between two others by ratio: 0 at the first, 1 at the last.
+    public static double ratio(double value, double first, double last) {
+        return Math.log(value / first) / Math.log(last / first);
+    }
+
     /// The smallest of 1, 2, 5 × 10ⁿ that is at least a given width.
     public static double roundStep(double least) {
         if (!(least > 0)) return 1;

@@ -296,7 +296,7 @@ final class MatchModel {
                                                                     "Matched: no grouping can be better by more than the meter can tell.";
                                                             case SEARCHED -> "Matched.";
                                                             case CUT_SHORT ->
-                                                                    "Cancelled: this is the best match found until then.";
+                                                                    "Cancelled: this is the best match found so far.";
                                                         }));
             }
         }
@@ -352,7 +352,7 @@ final class MatchModel {
         Shown now = shown.get().get();
         for (CellId cell : List.of(first, second)) {
             if (now.isLocked(cell)) {
-                desk.notices().say(cell + " is locked to its group; set it free first (L).");
+                desk.notices().say(cell + " is locked to its group; unlock it first (L).");
                 return;
             }
         }

@@ -8,6 +8,7 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.CellMark;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.PlotSurface.Hue;
+import pentacell.desktop.kit.Scale;
 import pentacell.desktop.stock.StockModel.Row;
 
 /// How many cells lie on each small square of the field, and how many of them are out: what is
@@ -42,7 +43,7 @@ record FieldDensity(Map<FieldDensity.At, FieldDensity.Tile> tiles, int most) {
 
     /// Where a count stands between one cell and the most, evenly by ratio, 0 to 1.
     double share(int cells) {
-        return most <= 1 ? 0 : Math.log(cells) / Math.log(most);
+        return most <= 1 ? 0 : Scale.ratio(cells, 1, most);
     }
 
     /// Squares as dark as they are full; a cross on those whose cells are mostly out.

@@ -15,6 +15,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import pentacell.core.cell.CellId;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.FittedTable;
@@ -85,7 +86,8 @@ final class StockView {
         figures.getItems().setAll(StockModel.figures(shown));
         count.setText(
                 shown.brushed().isEmpty()
-                        ? shown.rows().size() + " cells; drag over the field to brush"
+                        ? Count.of(shown.rows().size(), "cell", "cells")
+                                + "; drag over the field to brush"
                         : shown.inBrush().size()
                                 + " of "
                                 + shown.rows().size()

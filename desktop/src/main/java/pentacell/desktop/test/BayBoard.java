@@ -43,7 +43,7 @@ final class BayBoard extends VBox {
     private final GridPane grid = new GridPane();
     private final Label empty =
             new Label(
-                    "No charger is on the bench yet. Open Bench and add a stand-in or the address of an instrument; then type or scan the id of a cell to load it.");
+                    "There is no charger on the bench yet. Open Bench and add a stand-in or the address of an instrument; then type or scan the id of a cell to load it.");
     private final CautionStrip cautions;
     private final List<PlotSurface> surfaces = new ArrayList<>();
     private List<Bay> shown = List.of();

@@ -199,7 +199,7 @@ final class BenchPane extends VBox {
         int space = text.lastIndexOf(' ');
         if (space < 0 || !text.substring(space + 1).matches("[\\w.\\-]+:\\d{1,5}")) {
             remark.setText(
-                    "\"%s\" is no name and address; expected one such as Charger A 127.0.0.1:7801."
+                    "\"%s\" is not a name and an address; use one such as Charger A 127.0.0.1:7801."
                             .formatted(text));
             return;
         }
@@ -233,7 +233,7 @@ final class BenchPane extends VBox {
                 model.runs().keySet().stream()
                         .anyMatch(bay -> bay.startsWith(row.instrument() + " · "));
         if (isBusy) {
-            remark.setText(row.instrument() + " has cells in it that run; stop them first.");
+            remark.setText(row.instrument() + " has cells running in it; stop them first.");
             return;
         }
         remark.setText("");
@@ -283,7 +283,9 @@ final class BenchPane extends VBox {
         desk.ledger()
                 .log(
                         cell.get()
-                                + (already ? " is no reference any more" : " is a reference cell"),
+                                + (already
+                                        ? " is no longer a reference cell"
+                                        : " is a reference cell"),
                         List.of(
                                 new RunFact.ReferenceChosen(
                                         cell.get(),

@@ -212,7 +212,7 @@ final class CurvePane extends VBox {
         boolean isRunning = OpenRun.of(cell).stream().anyMatch(open -> open.run().equals(run));
         if (known.isEmpty())
             return isRunning
-                    ? "It runs; its capacity comes at its end"
+                    ? "Running; the capacity comes when it is done"
                     : "No capacity came of this run";
         TestConditions each = known.get();
         List<String> parts = new ArrayList<>();

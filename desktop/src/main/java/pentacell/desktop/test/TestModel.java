@@ -341,7 +341,7 @@ public final class TestModel {
 
     private String whyNot(CellId cell, Bay bay) {
         if (Bench.of(desk.ledger().state()).baysAside().contains(bay.name()))
-            return bay.name() + " is set aside; take it into use again under Bench.";
+            return bay.name() + " is set aside; put it back in use under Bench.";
         if (queue.waiting(cell).filter(each -> !each.instruction().isChemistryKnown()).isPresent())
             return "The chemistry of %s is not known. Name its model first: charged as the wrong one it is destroyed."
                     .formatted(cell);

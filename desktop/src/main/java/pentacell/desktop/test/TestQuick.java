@@ -55,7 +55,7 @@ final class TestQuick implements QuickSource {
             return new Plan(
                     line,
                     Optional.empty(),
-                    "There is no bay %d; the board has %d."
+                    "There is no bay %d; there are %d."
                             .formatted(line.bay().getAsInt(), bays.size()));
         Optional<Bay> named =
                 line.bay().isPresent()
@@ -65,7 +65,8 @@ final class TestQuick implements QuickSource {
             case READ -> new Plan(line, Optional.empty(), "");
             case STOP -> {
                 Optional<Bay> running = named.or(() -> line.cell().flatMap(this::bayOf));
-                yield new Plan(line, running, running.isEmpty() ? "That cell is in no bay." : "");
+                yield new Plan(
+                        line, running, running.isEmpty() ? "That cell is not in a bay." : "");
             }
             case LOAD -> {
                 if (line.cell().isEmpty() || logs.asked().isPresent())
@@ -76,7 +77,7 @@ final class TestQuick implements QuickSource {
                         free,
                         free.isEmpty()
                                 ? bays.isEmpty()
-                                        ? "No charger is there yet: Bench, then Add a stand-in or an instrument."
+                                        ? "There is no charger yet: under Bench add a stand-in or an instrument."
                                         : "Every bay that suits is busy."
                                 : "");
             }

@@ -52,7 +52,7 @@ public final class TestStation implements Station {
                 "Read with the meter",
                 () -> {
                     if (model.meter().isEmpty())
-                        desk.notices().say("No meter is on the bench: add one under Bench.");
+                        desk.notices().say("There is no meter on the bench: add one under Bench.");
                     else
                         desk.selection()
                                 .cellProperty()

@@ -17,6 +17,7 @@ import pentacell.core.bay.Bay;
 import pentacell.core.bay.Bench;
 import pentacell.core.schedule.Planned;
 import pentacell.core.schedule.TestPlan;
+import pentacell.core.unit.Count;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
@@ -83,11 +84,12 @@ final class TimeSheet extends VBox {
             finish.setText(
                     waiting == 0
                             ? "Nothing waits for a test"
-                            : waiting + " cells wait, but no bay can test them");
+                            : Count.of(waiting, "cell waits", "cells wait")
+                                    + ", but no bay can test them");
             more.setText(
                     waiting == 0
                             ? "A cell comes here with its first voltage."
-                            : "Open Bench and add a charger, or see why those there are out.");
+                            : "Open Bench and add a charger, or see why the ones there are out of use.");
             hands.setText(leftOut());
             return;
         }
@@ -97,8 +99,8 @@ final class TimeSheet extends VBox {
         Duration over = Duration.between(shown.earliest().orElse(end), end);
         String bound =
                 over.toMinutes() <= 1
-                        ? "No plan can be sooner"
-                        : "No plan can be sooner than " + WHEN.format(shown.earliest().orElse(end));
+                        ? "No plan can finish sooner"
+                        : "No plan can finish before " + WHEN.format(shown.earliest().orElse(end));
         more.setText(bound + ". " + withMore(end) + shelf(shown) + leftOut());
         hands.setText(swaps(shown));
     }
@@ -142,8 +144,8 @@ final class TimeSheet extends VBox {
                 .flatMap(TestPlan::finish)
                 .map(sooner -> Duration.between(sooner, end))
                 .filter(saved -> saved.toMinutes() > 30)
-                .map(saved -> "One more four-slot charger: " + words(saved) + " sooner. ")
-                .orElse("One more charger would change nothing. ");
+                .map(saved -> "Another four-slot charger: " + words(saved) + " sooner. ")
+                .orElse("Another charger would not help. ");
     }
 
     private static String words(Duration time) {
@@ -154,7 +156,7 @@ final class TimeSheet extends VBox {
 
     private String shelf(TestPlan shown) {
         return shown.shelfFullAt()
-                .map(at -> "▲ The hold shelf is full " + WHEN.format(at) + ".")
+                .map(at -> "▲ The hold shelf is full from " + WHEN.format(at) + ".")
                 .orElse("");
     }
 

@@ -157,7 +157,7 @@ public record CellColumn(String header, Role role, double factor, Optional<Strin
                     columns.stream().filter(column -> column.role() == role).toList();
             if (all.size() < 2 || all.stream().anyMatch(column -> column.isCalled(plain))) continue;
             return Optional.of(
-                    "%s could each be the %s; name the one that counts %s"
+                    "%s could each be the %s; name the one to use %s"
                             .formatted(
                                     all.stream()
                                             .map(column -> '"' + column.header().strip() + '"')

@@ -189,7 +189,7 @@ public final class CellCsv {
                         line.text(Role.LOCATION).orElse(""));
         Integer before = lineOf.putIfAbsent(row.id(), (int) row.line());
         if (before == null) taker.accept(row);
-        else problem(row.line(), "cell id \"" + row.id() + "\" stands already in line " + before);
+        else problem(row.line(), "cell id \"" + row.id() + "\" is already in line " + before);
     }
 
     private void problem(long line, String sentence) {

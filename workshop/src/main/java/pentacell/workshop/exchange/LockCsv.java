@@ -38,10 +38,10 @@ public record LockCsv(Map<CellId, Integer> locks, List<Problem> problems) {
             throw new NamedTable.BadLine("column \"cell_id\": \"" + id + "\" " + problem.get());
         if (!group.matches("[1-9]\\d{0,3}"))
             throw new NamedTable.BadLine(
-                    "column \"group\": \"" + group + "\" is no group number from 1");
+                    "column \"group\": \"" + group + "\" is not a group number from 1");
         Long before = lineOf.putIfAbsent(new CellId(id), line.number());
         if (before != null)
-            throw new NamedTable.BadLine("cell id \"" + id + "\" stands already in line " + before);
+            throw new NamedTable.BadLine("cell id \"" + id + "\" is already in line " + before);
         locks.put(new CellId(id), Integer.parseInt(group) - 1);
         return true;
     }

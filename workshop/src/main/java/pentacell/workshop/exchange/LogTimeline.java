@@ -102,7 +102,8 @@ final class LogTimeline {
         }
         boolean isSame = shifted == last;
         if (isSame) {
-            problems.add(line, "time %s stands twice; the first was kept".formatted(text(second)));
+            problems.add(
+                    line, "time %s is there twice; the first was kept".formatted(text(second)));
             return;
         }
         if (!pending.isEmpty() && !(second > pending.get(pending.size() - 1)[1])) flushPending();
@@ -131,7 +132,7 @@ final class LogTimeline {
         suspect = Optional.empty();
         problems.add(
                 (long) ahead[0],
-                "time %s stands between %s and %s; left out"
+                "time %s lies between %s and %s; left out"
                         .formatted(
                                 text(ahead[1] - offset), text(last - offset), text(next - offset)));
     }

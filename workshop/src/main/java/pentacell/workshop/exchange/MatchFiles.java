@@ -3,9 +3,13 @@ package pentacell.workshop.exchange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
+import pentacell.core.circuit.Discharged;
+import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchFigures;
+import pentacell.core.match.MatchOutlook;
 import pentacell.core.match.MatchResult;
 import pentacell.core.match.TradeOff;
 import tools.jackson.databind.SerializationFeature;
@@ -66,26 +70,32 @@ public final class MatchFiles {
         return JSON.writeValueAsString(json) + "\n";
     }
 
-    /// `ir_spread_limit_mohm,usable_mah,spread_mah,group_resistance_spread_pct,ir_spread_mohm`.
-    public static String tradeOffCsv(List<TradeOff.Point> curve) {
+    /// `max_ir_spread_mohm,usable_mah,spread_mah,worst_ir_spread_mohm,simulated_usable_mah,`
+    /// `worst_cell_current_share`; the last two from a discharge at half the capacity an hour.
+    public static String tradeOffCsv(List<TradeOff.Point> curve, List<Candidate> candidates) {
         List<List<String>> lines = new ArrayList<>();
         for (TradeOff.Point point : curve) {
             MatchFigures figures = point.result().figures();
+            Optional<Discharged> outlook = MatchOutlook.of(point.result(), candidates);
             lines.add(
                     List.of(
                             number(OptionalDouble.of(point.limitMilliohms())),
                             number(OptionalDouble.of(figures.usableMilliampHours())),
                             number(OptionalDouble.of(figures.spreadMilliampHours())),
-                            number(figures.resistanceSpreadPercent()),
-                            number(figures.worstIrSpreadMilliohms())));
+                            number(figures.worstIrSpreadMilliohms()),
+                            outlook.map(each -> String.valueOf(tidy(1000 * each.ampHours())))
+                                    .orElse(""),
+                            outlook.map(each -> String.valueOf(tidy(each.worstShare())))
+                                    .orElse("")));
         }
         return SafeCsv.text(
                 List.of(
-                        "ir_spread_limit_mohm",
+                        "max_ir_spread_mohm",
                         "usable_mah",
                         "spread_mah",
-                        "group_resistance_spread_pct",
-                        "ir_spread_mohm"),
+                        "worst_ir_spread_mohm",
+                        "simulated_usable_mah",
+                        "worst_cell_current_share"),
                 lines);
     }
 

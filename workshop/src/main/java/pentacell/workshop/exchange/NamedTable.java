@@ -108,7 +108,7 @@ final class NamedTable {
             for (String name : names) if (text(name).isPresent()) filled.add('"' + name + '"');
             if (filled.size() > 1)
                 throw new BadLine(
-                        "columns %s say the same; which one counts? Leave the other out"
+                        "columns %s say the same; leave one of them out"
                                 .formatted(String.join(" and ", filled)));
         }
 

@@ -28,7 +28,7 @@ public record ReadingsCsv(List<GroupReading> readings, List<Problem> problems) {
         String group = line.required("a group number from 1", "group", "group_no", "no", "g");
         if (!group.matches("[1-9]\\d{0,2}"))
             throw new NamedTable.BadLine(
-                    "column \"group\": \"" + group + "\" is no group number from 1 to 200");
+                    "column \"group\": \"" + group + "\" is not a group number from 1 to 200");
         line.onlyOneOf("voltage_mv", "mv", "voltage_v", "voltage", "v", "volts");
         Optional<String> millivolts = line.text("voltage_mv", "mv");
         OptionalDouble volts =

@@ -266,7 +266,7 @@ public final class RunLogCsv {
             areAll = false;
             problem(
                     (long) lines.get(i),
-                    "%s V, %s A is no reading of a single cell"
+                    "%s V, %s A is not a reading of a single cell"
                             .formatted(volts.get(i), amps.get(i)));
         }
         if (areAll) return SampleLog.of(seconds, volts, amps, celsius);

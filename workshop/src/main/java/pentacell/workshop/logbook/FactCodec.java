@@ -105,7 +105,7 @@ final class FactCodec {
         try {
             return fact(kind, json.readTree(body));
         } catch (JacksonException broken) {
-            throw new UnreadableFactException(kind + ": what it says is no JSON", broken);
+            throw new UnreadableFactException(kind + ": what it says is not JSON", broken);
         }
     }
 

@@ -52,7 +52,7 @@ final class CellCsvTest {
                 "A-1,50,NaN    | column 3 \"mah\": \"NaN\" is not a number",
                 ",50,2100      | column 1 \"cell\": \"\" is empty",
                 "A 1,50,2100   | has a space in it",
-                "GOOD,50,2100  | cell id \"GOOD\" stands already in line 2"
+                "GOOD,50,2100  | cell id \"GOOD\" is already in line 2"
             })
     void aBadLineIsNamedWithLineAndColumnAndTheGoodOnesAreKept(String line, String complaint)
             throws IOException {

@@ -69,7 +69,7 @@ final class SmallTablesTest {
     void aCellThatIsLockedTwiceIsNamed() throws IOException {
         LockCsv locks = LockCsv.read(file("cell_id,group~A-1,1~A-2,1~A-1,2"));
         assertEquals(
-                List.of("t.csv:4: cell id \"A-1\" stands already in line 2"),
+                List.of("t.csv:4: cell id \"A-1\" is already in line 2"),
                 locks.problems().stream().map(CellTable.Problem::text).toList());
     }
 

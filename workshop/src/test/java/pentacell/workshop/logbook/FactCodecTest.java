@@ -283,7 +283,7 @@ final class FactCodecTest {
                 "voltage-read | {'volts':3.7} | voltage-read: cell is missing",
                 "voltage-read | {'cell':7,'volts':3.7} | voltage-read: cell is 7, not a text",
                 "voltage-read | [3.7] | voltage-read: it is no JSON object",
-                "voltage-read | {'cell':'A-1','volts' | voltage-read: what it says is no JSON",
+                "voltage-read | {'cell':'A-1','volts' | voltage-read: what it says is not JSON",
                 "voltage-read | | voltage-read: it is no JSON object",
                 "resistance-read | {'cell':'A-1','milliohms':56} | resistance-read: method is missing",
                 "resistance-read | {'cell':'A-1','milliohms':56,'method':'BY_EAR'} | resistance-read: method is \"BY_EAR\", which this program does not know",

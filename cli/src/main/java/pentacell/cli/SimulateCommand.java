@@ -1,0 +1,269 @@
+package pentacell.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.circuit.CircuitCell;
+import pentacell.core.circuit.Discharged;
+import pentacell.core.circuit.Load;
+import pentacell.core.circuit.PackSimulation;
+import pentacell.core.circuit.RestCurve;
+import pentacell.core.circuit.VoltageCurve;
+import pentacell.workshop.exchange.CellCsv;
+import pentacell.workshop.exchange.CellRow;
+import pentacell.workshop.exchange.CellTable;
+import pentacell.workshop.exchange.CellTable.Problem;
+import pentacell.workshop.exchange.CurveCsv;
+import pentacell.workshop.exchange.LockCsv;
+import pentacell.workshop.exchange.SafeCsv;
+import pentacell.workshop.exchange.SimulationFiles;
+import pentacell.workshop.exchange.TestedCsv;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/// Discharges a pack that is not built yet.
+@Command(
+        name = "simulate",
+        mixinStandardHelpOptions = true,
+        sortOptions = false,
+        description =
+                "Discharges a pack from full, cell by cell, and says what it gives and which group ends it.",
+        footer = {
+            "",
+            "GROUPS.csv is what match --out writes: cell_id,group. LOT.csv has cell_id, capacity_mah and ir_mohm; with",
+            "test_amps and test_end_volts the whole charge is found from how the capacity was measured.",
+            "The outcome goes to standard output as JSON as well.",
+            "",
+            "Example:",
+            "  ./pentacell simulate --groups groups.csv --cells demo/lot.csv --load 10A --summary M.json"
+        })
+final class SimulateCommand implements Callable<Integer> {
+    private static final Pattern LOAD = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*([aAwW])");
+
+    @CommandLine.Spec
+    private CommandLine.Model.CommandSpec spec = CommandLine.Model.CommandSpec.create();
+
+    @Option(
+            names = "--groups",
+            required = true,
+            paramLabel = "GROUPS.csv",
+            description = "which cell is in which group")
+    private Path groupsFile = Path.of("");
+
+    @Option(
+            names = "--cells",
+            required = true,
+            paramLabel = "LOT.csv",
+            description = "table of cells")
+    private Path cells = Path.of("");
+
+    @Option(
+            names = "--load",
+            required = true,
+            paramLabel = "10A|200W",
+            description = "constant current or constant power at the pack's terminals")
+    private String load = "";
+
+    @Option(
+            names = "--end-voltage",
+            paramLabel = "V",
+            description = "of a group under load (default: 2.5 V, LFP 2.0 V)")
+    private @Nullable Double endVolts;
+
+    @Option(
+            names = "--ocv",
+            paramLabel = "CURVE.csv",
+            description = "rest curve: soc,volts (default: the program's own)")
+    private @Nullable Path ocv;
+
+    @Option(
+            names = "--chemistry",
+            paramLabel = "nmc|lfp",
+            description = "nmc (4.2 V class, default) or lfp")
+    private String chemistry = "nmc";
+
+    @Option(
+            names = "--step",
+            paramLabel = "S",
+            defaultValue = "1",
+            description = "width of a step in s (default 1)")
+    private double step = 1;
+
+    @Option(
+            names = "--out",
+            paramLabel = "CURVE.csv",
+            description = "where to write time_s,pack_v,current_a,group_1_v …")
+    private @Nullable Path out;
+
+    @Option(names = "--summary", paramLabel = "M.json", description = "where to write the outcome")
+    private @Nullable Path summary;
+
+    @Override
+    public Integer call() throws IOException {
+        Chemistry family =
+                Chemistry.parse(chemistry)
+                        .orElseThrow(() ->
+                                wrongUsage("--chemistry must be nmc or lfp, was " + chemistry));
+        Load drawn = load();
+        double end = endVolts == null ? family.endVolts() : endVolts;
+        if (!(end > 0 && end < 5))
+            throw wrongUsage("--end-voltage must be above 0 and under 5 V, was " + end);
+        if (!(step >= 0.001 && step <= 3600))
+            throw wrongUsage("--step must be 0.001 to 3600 s, was " + step);
+        List<Problem> problems = new ArrayList<>();
+        VoltageCurve curve = RestCurve.of(family).curve();
+        if (ocv != null) {
+            CurveCsv read = CurveCsv.read(ocv);
+            problems.addAll(read.problems());
+            curve = read.curve().orElse(curve);
+        }
+        LockCsv grouping = LockCsv.read(groupsFile);
+        problems.addAll(grouping.problems());
+        Map<CellId, CircuitCell> lot = lot(curve, grouping, problems);
+        List<List<CellId>> groups = groups(grouping, problems);
+        PrintWriter errors = spec.commandLine().getErr();
+        problems.forEach(problem -> errors.println(problem.text()));
+        if (!problems.isEmpty()) return Exit.UNREADABLE_INPUT;
+        List<List<String>> lines = new ArrayList<>();
+        Discharged outcome =
+                PackSimulation.discharge(
+                        groups.stream()
+                                .map(group -> group.stream().map(lot::get).toList())
+                                .toList(),
+                        curve,
+                        drawn,
+                        end,
+                        step,
+                        (seconds, volts, amps, groupVolts) -> {
+                            if (out != null) lines.add(line(seconds, volts, amps, groupVolts));
+                        });
+        if (out != null) SafeCsv.write(out, SafeCsv.text(header(groups.size()), lines));
+        Result.give(spec, summary, SimulationFiles.json(outcome, groups));
+        return Exit.DONE;
+    }
+
+    private Load load() {
+        Matcher written = LOAD.matcher(load.strip());
+        if (!written.matches())
+            throw wrongUsage(
+                    "--load must be a current or a power such as 10A or 200W, was " + load);
+        double number = Double.parseDouble(written.group(1));
+        try {
+            return written.group(2).equalsIgnoreCase("a")
+                    ? new Load.Amps(number)
+                    : new Load.Watts(number);
+        } catch (IllegalArgumentException wrong) {
+            throw wrongUsage("--load: " + wrong.getMessage());
+        }
+    }
+
+    /// The cells of the groups as parts of a circuit.
+    private Map<CellId, CircuitCell> lot(
+            VoltageCurve curve, LockCsv grouping, List<Problem> problems) {
+        Map<CellId, CellRow> rows = new HashMap<>();
+        CellTable table =
+                CellCsv.read(
+                        cells,
+                        row -> {
+                            if (grouping.locks().containsKey(row.id())) rows.put(row.id(), row);
+                        });
+        table.notes().forEach(spec.commandLine().getErr()::println);
+        problems.addAll(table.problems());
+        if (!table.problems().isEmpty()) return Map.of();
+        TestedCsv tested = TestedCsv.read(cells);
+        problems.addAll(tested.problems());
+        String name = String.valueOf(cells.getFileName());
+        Map<CellId, CircuitCell> lot = new HashMap<>();
+        for (CellId id : grouping.locks().keySet()) {
+            Optional<CellRow> row = Optional.ofNullable(rows.get(id));
+            if (row.isEmpty()) {
+                problems.add(new Problem(name, 0, "cell " + id + " is in a group but not here"));
+                continue;
+            }
+            if (row.get().milliampHours().isEmpty() || row.get().milliohms().isEmpty()) {
+                problems.add(
+                        new Problem(
+                                name,
+                                row.get().line(),
+                                "cell %s has no %s, expected a value"
+                                        .formatted(
+                                                id,
+                                                row.get().milliampHours().isEmpty()
+                                                        ? "capacity_mah"
+                                                        : "ir_mohm")));
+                continue;
+            }
+            double ampHours = row.get().milliampHours().getAsDouble() / 1000;
+            double ohms = row.get().milliohms().getAsDouble() / 1000;
+            try {
+                TestedCsv.Test test = tested.tests().get(id);
+                lot.put(
+                        id,
+                        test == null
+                                ? new CircuitCell(ampHours, ohms)
+                                : CircuitCell.measured(
+                                        curve, ampHours, ohms, test.amps(), test.endVolts()));
+            } catch (IllegalArgumentException wrong) {
+                problems.add(
+                        new Problem(
+                                name, row.get().line(), "cell " + id + ": " + wrong.getMessage()));
+            }
+        }
+        return lot;
+    }
+
+    private List<List<CellId>> groups(LockCsv grouping, List<Problem> problems) {
+        int count = grouping.locks().values().stream().mapToInt(each -> each + 1).max().orElse(0);
+        List<List<CellId>> groups =
+                IntStream.range(0, count).<List<CellId>>mapToObj(g -> new ArrayList<>()).toList();
+        grouping.locks().keySet().stream()
+                .sorted()
+                .forEach(id -> groups.get(grouping.locks().getOrDefault(id, 0)).add(id));
+        for (int g = 0; g < count; g++)
+            if (groups.get(g).isEmpty())
+                problems.add(
+                        new Problem(
+                                String.valueOf(groupsFile.getFileName()),
+                                0,
+                                "group %d has no cell; groups count from 1 to %d"
+                                        .formatted(g + 1, count)));
+        return groups;
+    }
+
+    private static List<String> header(int groups) {
+        List<String> header = new ArrayList<>(List.of("time_s", "pack_v", "current_a"));
+        for (int g = 1; g <= groups; g++) header.add("group_" + g + "_v");
+        return header;
+    }
+
+    private static List<String> line(
+            double seconds, double volts, double amps, double[] groupVolts) {
+        List<String> line = new ArrayList<>();
+        line.add(number(seconds));
+        line.add(number(volts));
+        line.add(number(amps));
+        for (double each : groupVolts) line.add(number(each));
+        return line;
+    }
+
+    private static String number(double value) {
+        return String.valueOf(Math.round(value * 1e5) / 1e5);
+    }
+
+    private CommandLine.ParameterException wrongUsage(String message) {
+        return new CommandLine.ParameterException(spec.commandLine(), message);
+    }
+}

@@ -1,0 +1,162 @@
+package pentacell.core.circuit;
+
+import java.util.Arrays;
+
+/// A rising curve of voltage over state of charge, through points: straight between them, or a
+/// monotone cubic (Fritsch & Carlson 1980, with the slopes of Fritsch & Butland 1984; from memory),
+/// which is as smooth as a cell and never overshoots. It can be read both ways.
+public final class VoltageCurve {
+    private static final int BINS = 1024;
+    private static final int MOST_STEPS = 60;
+    private static final double EXACT_VOLTS = 1e-12;
+
+    private final double[] shares;
+    private final double[] volts;
+
+    /// Slope at the begin and at the end of each piece, in V per whole charge.
+    private final double[] slopeFrom;
+
+    private final double[] slopeTo;
+
+    /// The piece that holds the begin of each bin of equal width.
+    private final short[] pieceOfBin = new short[BINS + 1];
+
+    private VoltageCurve(double[] shares, double[] volts, double[] slopeFrom, double[] slopeTo) {
+        this.shares = shares;
+        this.volts = volts;
+        this.slopeFrom = slopeFrom;
+        this.slopeTo = slopeTo;
+        for (int bin = 0, piece = 0; bin <= BINS; bin++) {
+            double share = shares[0] + (double) bin / BINS * (shares[last()] - shares[0]);
+            while (piece < last() - 1 && shares[piece + 1] <= share) piece++;
+            pieceOfBin[bin] = (short) piece;
+        }
+    }
+
+    /// A curve that is straight between its points.
+    ///
+    /// @param shares states of charge, strictly rising
+    /// @param volts voltages in V, strictly rising
+    /// @throws IllegalArgumentException when there are fewer than two points, or they do not rise
+    public static VoltageCurve straight(double[] shares, double[] volts) {
+        check(shares, volts);
+        double[] slopes = steepness(shares, volts);
+        return new VoltageCurve(shares.clone(), volts.clone(), slopes, slopes);
+    }
+
+    /// A monotone cubic through points.
+    ///
+    /// @param shares states of charge, strictly rising
+    /// @param volts voltages in V, strictly rising
+    /// @throws IllegalArgumentException when there are fewer than two points, or they do not rise
+    public static VoltageCurve smooth(double[] shares, double[] volts) {
+        check(shares, volts);
+        double[] slopes = smoothSlopes(shares, volts);
+        int pieces = shares.length - 1;
+        return new VoltageCurve(
+                shares.clone(),
+                volts.clone(),
+                Arrays.copyOfRange(slopes, 0, pieces),
+                Arrays.copyOfRange(slopes, 1, pieces + 1));
+    }
+
+    private static void check(double[] shares, double[] volts) {
+        if (shares.length < 2 || shares.length != volts.length || shares.length > Short.MAX_VALUE)
+            throw new IllegalArgumentException("a curve has two points or more");
+        for (int i = 1; i < shares.length; i++)
+            if (!(shares[i] > shares[i - 1] && volts[i] > volts[i - 1]))
+                throw new IllegalArgumentException(
+                        "a curve rises from point to point; %s, %s V comes after %s, %s V"
+                                .formatted(shares[i], volts[i], shares[i - 1], volts[i - 1]));
+    }
+
+    private static double[] steepness(double[] x, double[] y) {
+        double[] steep = new double[x.length - 1];
+        for (int i = 0; i < steep.length; i++) steep[i] = (y[i + 1] - y[i]) / (x[i + 1] - x[i]);
+        return steep;
+    }
+
+    /// Slopes that let no piece overshoot: between two pieces the weighted harmonic mean of their
+    /// steepness, at the ends that of the line.
+    private static double[] smoothSlopes(double[] x, double[] y) {
+        double[] steep = steepness(x, y);
+        double[] slopes = new double[x.length];
+        slopes[0] = steep[0];
+        slopes[x.length - 1] = steep[steep.length - 1];
+        for (int i = 1; i < steep.length; i++) {
+            double before = x[i] - x[i - 1];
+            double after = x[i + 1] - x[i];
+            slopes[i] =
+                    3
+                            * (before + after)
+                            / ((2 * after + before) / steep[i - 1]
+                                    + (after + 2 * before) / steep[i]);
+        }
+        return slopes;
+    }
+
+    private int last() {
+        return shares.length - 1;
+    }
+
+    /// Voltage in V at a state of charge; beyond the ends the curve goes on straight.
+    public double volts(double share) {
+        if (share < shares[0]) return volts[0] + slopeFrom[0] * (share - shares[0]);
+        if (share > shares[last()])
+            return volts[last()] + slopeTo[last() - 1] * (share - shares[last()]);
+        return volts(piece(share), share);
+    }
+
+    /// How steep the curve is, in V per whole charge.
+    public double slope(double share) {
+        return slope(piece(share), Math.clamp(share, shares[0], shares[last()]));
+    }
+
+    /// State of charge at a voltage in V; held at the ends.
+    public double share(double wanted) {
+        if (wanted <= volts[0]) return shares[0];
+        if (wanted >= volts[last()]) return shares[last()];
+        int piece = 0;
+        while (volts[piece + 1] <= wanted) piece++;
+        double low = shares[piece];
+        double high = shares[piece + 1];
+        double share =
+                low + (high - low) * (wanted - volts[piece]) / (volts[piece + 1] - volts[piece]);
+        // Newton's steps, kept between what is known to be too low and too high
+        for (int i = 0; i < MOST_STEPS; i++) {
+            double over = volts(piece, share) - wanted;
+            if (Math.abs(over) < EXACT_VOLTS) break;
+            if (over > 0) high = share;
+            else low = share;
+            double next = share - over / slope(piece, share);
+            share = next > low && next < high ? next : (low + high) / 2;
+        }
+        return share;
+    }
+
+    private int piece(double share) {
+        double place = (share - shares[0]) / (shares[last()] - shares[0]) * BINS;
+        int piece = pieceOfBin[(int) Math.clamp(place, 0, BINS)];
+        while (piece < last() - 1 && shares[piece + 1] <= share) piece++;
+        return piece;
+    }
+
+    /// Hermite's cubic between two points.
+    private double volts(int piece, double share) {
+        double width = shares[piece + 1] - shares[piece];
+        double t = (share - shares[piece]) / width;
+        double s = 1 - t;
+        return volts[piece] * (1 + 2 * t) * s * s
+                + volts[piece + 1] * (3 - 2 * t) * t * t
+                + width * t * s * (slopeFrom[piece] * s - slopeTo[piece] * t);
+    }
+
+    private double slope(int piece, double share) {
+        double width = shares[piece + 1] - shares[piece];
+        double t = (share - shares[piece]) / width;
+        double s = 1 - t;
+        return 6 * t * s * (volts[piece + 1] - volts[piece]) / width
+                + slopeFrom[piece] * s * (1 - 3 * t)
+                + slopeTo[piece] * t * (3 * t - 2);
+    }
+}
