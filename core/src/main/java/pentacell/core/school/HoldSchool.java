@@ -47,6 +47,7 @@ public record HoldSchool(
                         && places >= 1
                         && places <= 100_000;
         if (!fine)
-            throw new IllegalArgumentException("a figure of the school \"" + name + "\" is odd");
+            throw new IllegalArgumentException(
+                    "a figure of the school \"" + name + "\" is out of range");
     }
 }

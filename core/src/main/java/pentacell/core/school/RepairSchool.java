@@ -43,7 +43,8 @@ public record RepairSchool(
                         && passDropVolts > 0
                         && passDropVolts < 1;
         if (!fine)
-            throw new IllegalArgumentException("a figure of the school \"" + name + "\" is odd");
+            throw new IllegalArgumentException(
+                    "a figure of the school \"" + name + "\" is out of range");
     }
 
     /// What a school does first.

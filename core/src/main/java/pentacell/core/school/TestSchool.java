@@ -86,7 +86,8 @@ public record TestSchool(
                         && restMinutes <= 1440
                         && Limit.TEMPERATURE.holds(celsius);
         if (!fine)
-            throw new IllegalArgumentException("a figure of the school \"" + name + "\" is odd");
+            throw new IllegalArgumentException(
+                    "a figure of the school \"" + name + "\" is out of range");
     }
 
     /// The same school at another rate and to another end, where they are known.

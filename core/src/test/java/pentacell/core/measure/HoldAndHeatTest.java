@@ -227,6 +227,38 @@ final class HoldAndHeatTest {
         assertEquals(shelf.places(), shelf.free(), "all are done");
     }
 
+    @Test
+    void theShelfTellsWhoIsDueFirstAndHowManyMoreItTakes() {
+        for (int i = 1; i <= 3; i++) {
+            CellId id = new CellId("HB03-0" + i);
+            log(0, new CellFact.CellNamed(id, Optional.empty(), Optional.of("Quill Q22")));
+            log(10 * (3 - i), new RunFact.HoldBegan(id, 7));
+        }
+        HoldShelf shelf = HoldShelf.of(Chapters.fold(acts));
+        assertEquals(shelf.places() - 3, shelf.free());
+        assertEquals(3, shelf.open().size());
+        // the third began first; its voltage settles in twelve hours
+        assertEquals(
+                List.of("HB03-03", "HB03-02", "HB03-01"),
+                shelf.rows().stream().map(row -> row.test().cell().id().text()).toList());
+        Instant due = START.plus(Duration.ofHours(12));
+        assertEquals(Optional.empty(), shelf.nextDue(due.minusSeconds(1)));
+        assertEquals(Optional.of(new CellId("HB03-03")), shelf.nextDue(due));
+        log(13, new CellFact.VoltageRead(new CellId("HB03-03"), 4.18));
+        log(13 + 168, new CellFact.VoltageRead(new CellId("HB03-03"), 4.17));
+        HoldShelf later = HoldShelf.of(Chapters.fold(acts));
+        assertEquals(shelf.free() + 1, later.free(), "one has held");
+        assertEquals("HB03-03", later.rows().getLast().test().cell().id().text());
+    }
+
+    @Test
+    void aCellThatWasHandedOverLiesOnNoShelf() {
+        log(0, new RunFact.HoldBegan(ID, 7));
+        assertEquals(1, HoldShelf.of(Chapters.fold(acts)).open().size());
+        log(20, new CellFact.HandedOver(ID, "town collection point"));
+        assertEquals(0, HoldShelf.of(Chapters.fold(acts)).open().size());
+    }
+
     /// The ladder (common practice): hot once is cycled again at less; hot again is out.
     @ParameterizedTest
     @CsvSource({
