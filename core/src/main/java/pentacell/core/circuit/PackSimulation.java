@@ -21,10 +21,16 @@ public final class PackSimulation {
     private final Load load;
     private final double endVolts;
     private final int[] begin;
-    private final double[] coulombs;
     private final double[] conductance;
-    private final double[] groupConductance;
+    private final double[] groupOhms;
+    private final double[] shareACoulomb;
+
+    /// Charge of each full group, and of the smallest, in C.
+    private final double[] whole;
+
+    private final double least;
     private final double[] share;
+    private double drawn;
 
     /// At the state that was evaluated last.
     private final double[] amps;
@@ -32,6 +38,13 @@ public final class PackSimulation {
     private final double[] groupVolts;
     private double packAmps;
     private double packVolts;
+    private double cellHeatWatts;
+
+    /// The cell whose current is the largest part of its group's mean: current × cells of the
+    /// group.
+    private double largestOfMean;
+
+    private int largest;
 
     private PackSimulation(
             List<List<CircuitCell>> groups, VoltageCurve curve, Load load, double endVolts) {
@@ -45,20 +58,27 @@ public final class PackSimulation {
             begin[g + 1] = begin[g] + groups.get(g).size();
         }
         int cells = begin[groups.size()];
-        coulombs = new double[cells];
         conductance = new double[cells];
-        groupConductance = new double[groups.size()];
+        shareACoulomb = new double[cells];
+        groupOhms = new double[groups.size()];
+        whole = new double[groups.size()];
         share = new double[cells];
         amps = new double[cells];
         groupVolts = new double[groups.size()];
         Arrays.fill(share, 1);
-        for (int g = 0; g < groups.size(); g++)
+        for (int g = 0; g < groups.size(); g++) {
+            double sum = 0;
             for (int i = 0; i < groups.get(g).size(); i++) {
                 CircuitCell cell = groups.get(g).get(i);
-                coulombs[begin[g] + i] = cell.ampHours() * SECONDS_AN_HOUR;
+                double coulombs = cell.ampHours() * SECONDS_AN_HOUR;
+                whole[g] += coulombs;
+                shareACoulomb[begin[g] + i] = 1 / coulombs;
                 conductance[begin[g] + i] = 1 / cell.ohms();
-                groupConductance[g] += 1 / cell.ohms();
+                sum += 1 / cell.ohms();
             }
+            groupOhms[g] = 1 / sum;
+        }
+        least = Arrays.stream(whole).min().orElse(0);
     }
 
     /// Hears of every step.
@@ -90,7 +110,6 @@ public final class PackSimulation {
 
     private Discharged run(double step, Listener listener) {
         double seconds = 0;
-        double charge = 0;
         double energy = 0;
         double heat = 0;
         double worstShare = 0;
@@ -98,18 +117,13 @@ public final class PackSimulation {
         int worst = 0;
         double[] before = new double[share.length];
         double[] middle = new double[share.length];
-        Discharged.EndedBy end = evaluate();
+        Discharged.EndedBy end = evaluate(0);
         for (long steps = 0; ; steps++) {
             listener.step(seconds, packVolts, packAmps, groupVolts);
-            if (packAmps > 0)
-                for (int g = 0; g < groupVolts.length; g++)
-                    for (int i = begin[g]; i < begin[g + 1]; i++) {
-                        double of = amps[i] * (begin[g + 1] - begin[g]) / packAmps;
-                        if (of > worstShare) {
-                            worstShare = of;
-                            worst = i;
-                        }
-                    }
+            if (largestShare() > worstShare) {
+                worstShare = largestShare();
+                worst = largest;
+            }
             if (steps == 0) worstAtStart = worstShare;
             if (end != Discharged.EndedBy.NOTHING) break;
             if (steps >= MOST_STEPS)
@@ -117,34 +131,35 @@ public final class PackSimulation {
                         "the load is so small that %s steps of %s s do not empty the pack"
                                 .formatted(MOST_STEPS, step));
             System.arraycopy(share, 0, before, 0, share.length);
-            for (int i = 0; i < share.length; i++)
-                share[i] = before[i] - 0.5 * step * amps[i] / coulombs[i];
-            end = evaluate();
+            move(before, amps, step / 2);
+            end = evaluate(drawn + packAmps * step / 2);
             System.arraycopy(amps, 0, middle, 0, amps.length);
-            double volts = packVolts;
             double current = packAmps;
-            double taken = 1;
-            if (end != Discharged.EndedBy.POWER) {
+            double watts = packVolts * packAmps;
+            double heatWatts = cellHeatWatts;
+            double passed = step;
+            if (end == Discharged.EndedBy.POWER) {
+                passed = endWithin(before, middle, current, step / 2);
+            } else {
                 move(before, middle, step);
-                end = evaluate();
-                if (end != Discharged.EndedBy.NOTHING) taken = endWithin(before, middle, step);
-            } else taken = endWithin(before, middle, step / 2) / 2;
-            end = evaluate();
-            double passed = taken * step;
+                end = evaluate(drawn + current * step);
+                if (end != Discharged.EndedBy.NOTHING)
+                    passed = endWithin(before, middle, current, step);
+            }
+            if (passed < step) end = evaluate(drawn + current * passed);
             seconds += passed;
-            charge += current * passed;
-            energy += current * volts * passed;
-            for (int i = 0; i < middle.length; i++)
-                heat += middle[i] * middle[i] / conductance[i] * passed;
+            drawn += current * passed;
+            energy += watts * passed;
+            heat += heatWatts * passed;
         }
         return new Discharged(
-                charge / SECONDS_AN_HOUR,
+                drawn / SECONDS_AN_HOUR,
                 energy / SECONDS_AN_HOUR,
                 seconds,
                 end,
                 first(),
                 Arrays.stream(groupVolts).boxed().toList(),
-                left(),
+                Arrays.stream(whole).map(each -> (each - drawn) / SECONDS_AN_HOUR).boxed().toList(),
                 heat / SECONDS_AN_HOUR,
                 worstShare,
                 worstAtStart,
@@ -154,25 +169,32 @@ public final class PackSimulation {
 
     private void move(double[] before, double[] currents, double seconds) {
         for (int i = 0; i < share.length; i++)
-            share[i] = before[i] - seconds * currents[i] / coulombs[i];
+            share[i] = before[i] - seconds * currents[i] * shareACoulomb[i];
     }
 
-    /// The share of a step that passes before the end; the state is left there.
-    private double endWithin(double[] before, double[] currents, double step) {
+    /// How many seconds of a step pass before the end; the state is left there.
+    private double endWithin(double[] before, double[] currents, double current, double step) {
         double low = 0;
-        double high = 1;
+        double high = step;
         for (int i = 0; i < END_BISECTIONS; i++) {
             double middle = (low + high) / 2;
-            move(before, currents, middle * step);
-            if (evaluate() == Discharged.EndedBy.NOTHING) low = middle;
+            move(before, currents, middle);
+            if (evaluate(drawn + current * middle) == Discharged.EndedBy.NOTHING) low = middle;
             else high = middle;
         }
-        move(before, currents, high * step);
+        move(before, currents, high);
         return high;
     }
 
+    /// Of all cells the largest part of its group's mean current, at the state evaluated last.
+    private double largestShare() {
+        return packAmps > 0 ? largestOfMean / packAmps : 0;
+    }
+
     /// Currents and voltages of the present state, and whether it is an end.
-    private Discharged.EndedBy evaluate() {
+    ///
+    /// @param coulombs drawn from full until then: in series it is the same of every group
+    private Discharged.EndedBy evaluate(double coulombs) {
         double emf = 0;
         double ohms = 0;
         for (int g = 0; g < groupVolts.length; g++) {
@@ -182,9 +204,9 @@ public final class PackSimulation {
                 amps[i] = curve.volts(share[i]);
                 sum += conductance[i] * amps[i];
             }
-            groupVolts[g] = sum / groupConductance[g];
+            groupVolts[g] = sum * groupOhms[g];
             emf += groupVolts[g];
-            ohms += 1 / groupConductance[g];
+            ohms += groupOhms[g];
         }
         double under = 0;
         packAmps =
@@ -196,21 +218,28 @@ public final class PackSimulation {
                     }
                 };
         packVolts = emf - packAmps * ohms;
+        cellHeatWatts = 0;
+        largestOfMean = 0;
         boolean isAtEnd = false;
-        boolean isEmpty = false;
         for (int g = 0; g < groupVolts.length; g++) {
-            groupVolts[g] -= packAmps / groupConductance[g];
-            double charge = 0;
+            double volts = groupVolts[g] - packAmps * groupOhms[g];
+            groupVolts[g] = volts;
+            int cells = begin[g + 1] - begin[g];
             for (int i = begin[g]; i < begin[g + 1]; i++) {
-                amps[i] = conductance[i] * (amps[i] - groupVolts[g]);
-                charge += share[i] * coulombs[i];
+                double lost = amps[i] - volts;
+                double current = conductance[i] * lost;
+                amps[i] = current;
+                cellHeatWatts += current * lost;
+                if (current * cells > largestOfMean) {
+                    largestOfMean = current * cells;
+                    largest = i;
+                }
             }
-            isAtEnd |= groupVolts[g] <= endVolts;
-            isEmpty |= charge <= 0;
+            isAtEnd |= volts <= endVolts;
         }
         if (under < 0) return Discharged.EndedBy.POWER;
         if (isAtEnd) return Discharged.EndedBy.VOLTAGE;
-        return isEmpty ? Discharged.EndedBy.CHARGE : Discharged.EndedBy.NOTHING;
+        return coulombs >= least ? Discharged.EndedBy.CHARGE : Discharged.EndedBy.NOTHING;
     }
 
     private int first() {
@@ -218,14 +247,6 @@ public final class PackSimulation {
         for (int g = 1; g < groupVolts.length; g++)
             if (groupVolts[g] < groupVolts[least]) least = g;
         return least;
-    }
-
-    private List<Double> left() {
-        double[] left = new double[groupVolts.length];
-        for (int g = 0; g < left.length; g++)
-            for (int i = begin[g]; i < begin[g + 1]; i++)
-                left[g] += share[i] * coulombs[i] / SECONDS_AN_HOUR;
-        return Arrays.stream(left).boxed().toList();
     }
 
     private int group(int cell) {

@@ -21,11 +21,28 @@ public final class VoltageCurve {
     /// The piece that holds the begin of each bin of equal width.
     private final short[] pieceOfBin = new short[BINS + 1];
 
+    private final double binsAShare;
+
+    /// The cubic of each piece in powers of the way from its begin: square and cube; the others are
+    /// its voltage and its slope there.
+    private final double[] square;
+
+    private final double[] cube;
+
     private VoltageCurve(double[] shares, double[] volts, double[] slopeFrom, double[] slopeTo) {
         this.shares = shares;
         this.volts = volts;
         this.slopeFrom = slopeFrom;
         this.slopeTo = slopeTo;
+        binsAShare = BINS / (shares[last()] - shares[0]);
+        square = new double[slopeFrom.length];
+        cube = new double[slopeFrom.length];
+        for (int i = 0; i < slopeFrom.length; i++) {
+            double width = shares[i + 1] - shares[i];
+            double steep = (volts[i + 1] - volts[i]) / width;
+            square[i] = (3 * steep - 2 * slopeFrom[i] - slopeTo[i]) / width;
+            cube[i] = (slopeFrom[i] + slopeTo[i] - 2 * steep) / (width * width);
+        }
         for (int bin = 0, piece = 0; bin <= BINS; bin++) {
             double share = shares[0] + (double) bin / BINS * (shares[last()] - shares[0]);
             while (piece < last() - 1 && shares[piece + 1] <= share) piece++;
@@ -135,28 +152,19 @@ public final class VoltageCurve {
     }
 
     private int piece(double share) {
-        double place = (share - shares[0]) / (shares[last()] - shares[0]) * BINS;
-        int piece = pieceOfBin[(int) Math.clamp(place, 0, BINS)];
-        while (piece < last() - 1 && shares[piece + 1] <= share) piece++;
+        int bin = (int) ((share - shares[0]) * binsAShare);
+        int piece = pieceOfBin[Math.clamp(bin, 0, BINS)];
+        while (piece < cube.length - 1 && shares[piece + 1] <= share) piece++;
         return piece;
     }
 
-    /// Hermite's cubic between two points.
     private double volts(int piece, double share) {
-        double width = shares[piece + 1] - shares[piece];
-        double t = (share - shares[piece]) / width;
-        double s = 1 - t;
-        return volts[piece] * (1 + 2 * t) * s * s
-                + volts[piece + 1] * (3 - 2 * t) * t * t
-                + width * t * s * (slopeFrom[piece] * s - slopeTo[piece] * t);
+        double way = share - shares[piece];
+        return volts[piece] + way * (slopeFrom[piece] + way * (square[piece] + way * cube[piece]));
     }
 
     private double slope(int piece, double share) {
-        double width = shares[piece + 1] - shares[piece];
-        double t = (share - shares[piece]) / width;
-        double s = 1 - t;
-        return 6 * t * s * (volts[piece + 1] - volts[piece]) / width
-                + slopeFrom[piece] * s * (1 - 3 * t)
-                + slopeTo[piece] * t * (3 * t - 2);
+        double way = share - shares[piece];
+        return slopeFrom[piece] + way * (2 * square[piece] + way * 3 * cube[piece]);
     }
 }
