@@ -257,7 +257,12 @@ public final class Diagnose {
         else
             reasons.add(
                     new Reason(
-                            Rule.GROUPS_DRIFTED, spread, alike, "the others are not alike either"));
+                            Rule.GROUPS_DRIFTED,
+                            spread,
+                            alike,
+                            without.isEmpty()
+                                    ? "so far down that is little charge"
+                                    : "the others are not alike either"));
     }
 
     private void addDead(List<Integer> dead, List<Reason> reasons) {

@@ -8,7 +8,7 @@ public enum Signature {
     /// The protection tripped on it, or the charger stops when the others are full: run time is set
     /// by the lowest group.
     LOW_GROUP("A group is low, the others are alike"),
-    ALL_LOW("All groups are low but alike"),
+    ALL_LOW("All groups are low together"),
     OVERCHARGED_GROUP("A group was overcharged"),
     DEAD_GROUPS("Several groups are dead"),
     DRIFTED("The groups have drifted apart"),

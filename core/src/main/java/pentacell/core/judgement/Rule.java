@@ -63,7 +63,7 @@ public enum Rule {
     GROUPS_DRIFTED(Quantity.VOLTAGE, "The groups lie {figure} apart, more than {limit}: {note}."),
     ALL_GROUPS_LOW(
             Quantity.VOLTAGE,
-            "All groups are low but alike; the highest reads {figure}, under {limit}: deeply discharged in storage, recoverable more often than not."),
+            "All groups are low; the highest reads {figure}, under {limit}: deeply discharged in storage, recoverable more often than not."),
     DEEP_PACK_IS_PROVED(
             Quantity.COUNT,
             "Bring it up slowly and watched; then a capacity and a hold test prove it."),
@@ -121,6 +121,9 @@ public enum Rule {
     HOLD_FINE(
             Quantity.PERCENT,
             "It lost {figure} of its charge on the hold shelf ({note}); up to {limit} is fine."),
+    HOLD_SETTLING(
+            Quantity.DAYS,
+            "Laid on the hold shelf for {figure}; its first reading counts once the voltage has settled."),
     HOLD_NOT_DONE(
             Quantity.DAYS, "On the hold shelf: {figure} between its readings so far, of {limit}."),
     HOLD_EXTEND(

@@ -14,6 +14,7 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.RunFact;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.judgement.Reason;
+import pentacell.core.judgement.Rule;
 import pentacell.core.school.HoldSchool;
 
 /// A cell on the hold shelf: what it lost at rest, and what to do with it.
@@ -123,7 +124,7 @@ public record HoldTest(
                         Optional.empty(),
                         Verdict.SETTLING,
                         Optional.of(settled),
-                        List.of());
+                        List.of(Reason.of(Rule.HOLD_SETTLING, days, 0)));
         for (LifeLineEntry entry : since) {
             if (entry.fact() instanceof RunFact.RunStarted) break;
             boolean counts =

@@ -6,13 +6,17 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.Chapters;
+import pentacell.core.cell.Blemish;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CatalogueFact;
 import pentacell.core.cell.CellFact;
@@ -25,6 +29,7 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.RunFact;
 import pentacell.core.cell.TestConditions;
 import pentacell.core.journal.Act;
 import pentacell.core.journal.Entry;
@@ -68,6 +73,83 @@ final class GraderTest {
         Judged<Standing> judged = judge(facts);
         assertEquals(standing, judged.verdict());
         assertTrue(!judged.reasons().isEmpty(), "every judgement has a reason");
+    }
+
+    /// What is known of a cell, in a few letters.
+    private static CellFact fact(String word) {
+        String number = word.replaceAll("[a-z]", "");
+        return switch (word.replaceAll("[^a-z]", "")) {
+            case "v" -> new CellFact.VoltageRead(ID, Double.parseDouble(number));
+            case "ac" ->
+                    new CellFact.ResistanceRead(
+                            ID, Double.parseDouble(number), ResistanceMethod.AC_1_KHZ);
+            case "dc" ->
+                    new CellFact.ResistanceRead(
+                            ID, Double.parseDouble(number), ResistanceMethod.DC);
+            case "mah" ->
+                    new CellFact.CapacityMeasured(
+                            ID, Double.parseDouble(number), TestConditions.NOT_STATED);
+            case "dent" -> new CellFact.BlemishesSeen(ID, Set.of(Blemish.DENT));
+            case "sleeve" -> new CellFact.BlemishesSeen(ID, Set.of(Blemish.SLEEVE_TORN));
+            case "hot" -> new RunFact.HeatSeen(ID, "R" + number, 12, 1);
+            case "hold" -> new RunFact.HoldBegan(ID, 7);
+            case "use" -> new CellFact.CellDecided(ID, Decision.USE, "for a lamp");
+            case "out" -> new CellFact.CellDecided(ID, Decision.OUT, "no");
+            case "gone" -> new CellFact.HandedOver(ID, "collection point");
+            default -> throw new IllegalArgumentException(word);
+        };
+    }
+
+    /// Every reason, the one that decides first; nothing is said twice, nothing left unsaid.
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "ac40                  | UNKNOWN    | NO_VOLTAGE",
+                "v3.6                  | UNDER_TEST | NO_CAPACITY VOLTAGE_IN_BAND",
+                "v0.4                  | OUT        | VOLTAGE_IN_BAND",
+                "v3.6 ac120 mah1800    | FIT        | SOH_OVER_LIMIT VOLTAGE_IN_BAND",
+                "v3.6 ac121 mah1800    | FIT        | SOH_OVER_LIMIT VOLTAGE_IN_BAND RESISTANCE_HIGH",
+                "v3.6 dc160 mah1800    | FIT        | SOH_OVER_LIMIT VOLTAGE_IN_BAND",
+                "v3.6 dc161 mah1800    | FIT        | SOH_OVER_LIMIT VOLTAGE_IN_BAND RESISTANCE_HIGH",
+                "v3.6 ac90 dc161       | UNDER_TEST | NO_CAPACITY VOLTAGE_IN_BAND RESISTANCE_HIGH",
+                "v3.6 mah1599          | OUT        | SOH_UNDER_LIMIT VOLTAGE_IN_BAND",
+                // 105 % of 2200 mAh
+                "v3.6 mah2310          | FIT        | SOH_OVER_LIMIT VOLTAGE_IN_BAND",
+                "v3.6 mah2311          | FIT        | SOH_OVER_LIMIT VOLTAGE_IN_BAND CAPACITY_OVER_RATING",
+                "v2.2 mah1900          | UNDER_TEST | RESCUED_NOT_HELD SOH_OVER_LIMIT VOLTAGE_IN_BAND WAS_DEEPLY_DISCHARGED",
+                "v2.2 mah1900 use      | RESCUED    | DECIDED_BY_HAND RESCUED_NOT_HELD SOH_OVER_LIMIT VOLTAGE_IN_BAND WAS_DEEPLY_DISCHARGED",
+                "v2.2 use              | RESCUED    | DECIDED_BY_HAND NO_CAPACITY VOLTAGE_IN_BAND WAS_DEEPLY_DISCHARGED",
+                "v2.2 out              | OUT        | DECIDED_BY_HAND NO_CAPACITY VOLTAGE_IN_BAND",
+                "v3.6 mah1800 dent     | OUT        | BLEMISH_PUTS_OUT",
+                "v3.6 mah1800 sleeve   | FIT        | SOH_OVER_LIMIT VOLTAGE_IN_BAND WORK_IS_OPEN",
+                "v0.4 sleeve           | OUT        | VOLTAGE_IN_BAND",
+                "v3.6 mah1800 hot1     | UNDER_TEST | HEAT_AGAIN VOLTAGE_IN_BAND",
+                "v3.6 mah1800 hot1 use | FIT        | DECIDED_BY_HAND HEAT_AGAIN VOLTAGE_IN_BAND",
+                "v3.6 mah1800 hold     | UNDER_TEST | HOLD_SETTLING VOLTAGE_IN_BAND",
+                "v3.6 mah1800 gone     | OUT        | HANDED_OVER SOH_OVER_LIMIT VOLTAGE_IN_BAND",
+                "v3.6 mah1800 use gone | OUT        | HANDED_OVER SOH_OVER_LIMIT VOLTAGE_IN_BAND"
+            })
+    void everyReasonIsGivenTheDecidingOneFirst(String known, Standing standing, String rules) {
+        Judged<Standing> judged =
+                judge(Arrays.stream(known.split(" ")).map(GraderTest::fact).toList());
+        assertEquals(standing, judged.verdict());
+        assertEquals(
+                rules,
+                judged.reasons().stream()
+                        .map(reason -> reason.rule().name())
+                        .collect(Collectors.joining(" ")));
+    }
+
+    @Test
+    void theReasonsCarryFigureAndLimit() {
+        Judged<Standing> judged = judge(List.of(fact("v3.6"), fact("mah1900"), fact("ac140")));
+        assertEquals(95, judged.reasons().get(0).figure(), 1e-9);
+        assertEquals(80, judged.reasons().get(0).limit(), 1e-9);
+        assertEquals(140, judged.reasons().get(2).figure(), 1e-9);
+        Judged<Standing> over = judge(List.of(fact("mah2420")));
+        assertEquals(110, over.reasons().getLast().figure(), 1e-9);
+        assertEquals(105, over.reasons().getLast().limit(), 1e-9);
     }
 
     @Test

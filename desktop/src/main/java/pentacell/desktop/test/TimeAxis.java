@@ -24,6 +24,9 @@ record TimeAxis(Scale time, LocalDateTime now, LocalDateTime end, BenchHours hou
     private static final int[] STEPS = {1, 2, 3, 6, 12, 24};
     private static final double LABEL_EM = 3.4;
 
+    /// "now" with its time, and half a label.
+    private static final double NOW_EM = 6;
+
     /// Draws the axis above a sheet and its hours through it.
     ///
     /// @param top upper edge of the sheet in pixels
@@ -46,7 +49,7 @@ record TimeAxis(Scale time, LocalDateTime now, LocalDateTime end, BenchHours hou
             pen.line(isMidnight ? Hue.SECOND : Hue.RULE, 1, from, top - 0.3 * em, from, bottom);
             // "now" stands at the left edge, and a label may not run out at the right
             boolean isClear =
-                    from > time.first() + LABEL_EM * em && from < time.last() - 0.4 * LABEL_EM * em;
+                    from > time.first() + NOW_EM * em && from < time.last() - 0.4 * LABEL_EM * em;
             if (isClear)
                 pen.narrowText(Hue.SECOND, 0.9, false, Anchor.CENTRE, from, label, HOUR.format(at));
             if (isMidnight && from > time.first() + 5 * em && from < time.last() - 4 * em)

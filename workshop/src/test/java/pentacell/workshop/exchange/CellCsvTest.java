@@ -155,7 +155,7 @@ final class CellCsvTest {
                 "cell_id,capacity %~A,94 | (its unit does not fit capacity in mAh)",
                 "cell_id,ir_kohm~A,0.05 | (its unit does not fit internal resistance in mΩ)",
                 "cell_id,voltage_drop_mv~A,30 | (\"drop\" is not the voltage of a resting cell)",
-                "cell_id,cap first mAh,cap second mAh~A,2100,2200 | cells.csv:1: \"cap first mAh\" and \"cap second mAh\" could each be the capacity in mAh; name the one that counts capacity_mah",
+                "cell_id,cap first mAh,cap second mAh~A,2100,2200 | cells.csv:1: \"cap first mAh\" and \"cap second mAh\" could each be the capacity in mAh; name the one to use capacity_mah",
                 "cell_id;capacity_mah~A;2,150 | column 2 \"capacity_mah\": \"2,150\" could be 2150 or 2.150; write it without a thousands mark",
                 "cell_id,capacity_mah~A,\"2,150\" | could be 2150 or 2.150",
                 "cell_id,voltage_v~A-1,3,61 | cells.csv: every line has more fields than there are column names: numbers with a decimal comma need semicolons",

@@ -228,10 +228,10 @@ final class RunLogCsvTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "570  | 57000,3.84,-1,25   | run.csv:59: time 57000 s stands between 560 s and 580 s; left out",
+                "570  | 57000,3.84,-1,25   | run.csv:59: time 57000 s lies between 560 s and 580 s; left out",
                 "570  | 1e308,3.84,-1,25   | is out of place; left out",
                 "570  | -1e300,3.84,-1,25  | is out of place; left out",
-                "570  | 5700000,3.84,-1,25 | run.csv:59: time 5700000 s stands between 560 s and 580 s; left out",
+                "570  | 5700000,3.84,-1,25 | run.csv:59: time 5700000 s lies between 560 s and 580 s; left out",
                 "570  | 5,3.84,-1,25       | run.csv:59: time goes back to 5 s after 560 s",
                 "570  | 570,3,84,-1,25     | run.csv:59: has 5 fields under 4 column names",
             })
