@@ -243,10 +243,12 @@ final class TestStationTest {
         List<CellId> cells = eight();
         try (BenchFixture ui = station(cells, 600)) {
             ui.type("HB21-01");
-            ui.await("no bay", () -> ui.text("#quick-remark").contains("No charger"));
+            ui.await("no bay", () -> ui.text("#quick-remark").contains("no charger"));
             ui.robot.interact(() -> field(ui).clear());
             ui.type("nobody");
-            ui.await("unknown", () -> ui.text("#quick-remark").contains("no cell, bay or voltage"));
+            ui.await(
+                    "unknown",
+                    () -> ui.text("#quick-remark").contains("not a cell, bay or voltage"));
             ui.robot.interact(() -> field(ui).clear());
             ui.enter("HB21-01 4.171");
             ui.await(
@@ -261,7 +263,7 @@ final class TestStationTest {
             ui.click("#tab-bench");
             ui.click("#instrument-address");
             ui.enter("Charger A nowhere");
-            assertTrue(ui.text("#bench-remark").contains("no name and address"));
+            assertTrue(ui.text("#bench-remark").contains("not a name and an address"));
             ui.robot.interact(
                     () -> ui.find("#hours-from", TextField.class).orElseThrow().setText("9"));
             ui.click("#hours-from");

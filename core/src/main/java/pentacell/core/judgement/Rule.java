@@ -124,8 +124,7 @@ public enum Rule {
     HOLD_SETTLING(
             Quantity.DAYS,
             "Laid on the hold shelf for {figure}; its first reading counts once the voltage has settled."),
-    HOLD_NOT_DONE(
-            Quantity.DAYS, "On the hold shelf: {figure} between its readings so far, of {limit}."),
+    HOLD_NOT_DONE(Quantity.DAYS, "On the hold shelf: {figure} of {limit} since its first reading."),
     HOLD_EXTEND(
             Quantity.PERCENT,
             "It lost {figure} of its charge on the hold shelf ({note}), over {limit}: it lies once more as long."),

@@ -52,6 +52,7 @@ final class YieldPlot {
                                 .max()
                                 .orElse(1));
         double scale = most > 0 ? (right - left) / (1.05 * most) : 0;
+        double newX = newWattHour > 0 ? left + newWattHour * scale : Double.NaN;
         double y = 1.7 * em;
         pen.text(Hue.SECOND, 0.9, false, Anchor.LEFT, left, 0.8 * em, "price of a good Wh");
         pen.text(Hue.SECOND, 0.9, false, Anchor.RIGHT, edge, 0.8 * em, "good / cells");
@@ -67,16 +68,21 @@ final class YieldPlot {
                     y + step / 2,
                     shortened(each.name()));
             pen.fill(Hue.MEASURED, 0.35, left, y + 3, bar, step - 6);
+            String price =
+                    Quantity.COUNT.number(each.pricePerGoodWattHour().orElse(0), 3)
+                            + " "
+                            + each.currency();
+            double at = left + bar + 0.4 * em;
+            // the line of the new price is not drawn through a figure
+            boolean isCrossed = newX > at - 0.3 * em && newX < at + 1.1 * pen.width(price, 1);
             pen.text(
                     Hue.INK,
                     1,
                     true,
                     Anchor.LEFT,
-                    left + bar + 0.4 * em,
+                    isCrossed ? newX + 0.4 * em : at,
                     y + step / 2,
-                    Quantity.COUNT.number(each.pricePerGoodWattHour().orElse(0), 3)
-                            + " "
-                            + each.currency());
+                    price);
             pen.text(
                     Hue.INK,
                     0.95,
@@ -88,16 +94,15 @@ final class YieldPlot {
             y += step;
         }
         if (newWattHour > 0) {
-            double x = left + newWattHour * scale;
             pen.dashes(6, 4);
-            pen.line(Hue.FOCUS, 2, x, 1.4 * em, x, y);
+            pen.line(Hue.FOCUS, 2, newX, 1.4 * em, newX, y);
             pen.dashes();
             pen.text(
                     Hue.FOCUS,
                     0.95,
                     true,
                     Anchor.RIGHT,
-                    x - 0.3 * em,
+                    newX - 0.3 * em,
                     0.8 * em,
                     "new "
                             + Quantity.COUNT.number(newWattHour, 3)
