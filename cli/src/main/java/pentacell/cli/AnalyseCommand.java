@@ -59,12 +59,14 @@ final class AnalyseCommand implements Callable<Integer> {
         AnalysisSettings settings = AnalysisSettings.NONE;
         if (endVoltage != null) {
             if (!(endVoltage > 0 && endVoltage < 5))
-                throw wrongUsage("--end-voltage must be above 0 and under 5 V, was " + endVoltage);
+                throw Usage.wrong(
+                        spec, "--end-voltage must be above 0 and under 5 V, was " + endVoltage);
             settings = settings.endingAt(endVoltage);
         }
         if (rated != null) {
             if (!(rated > 0 && rated < 100_000))
-                throw wrongUsage("--rated must be above 0 and under 100000 mAh, was " + rated);
+                throw Usage.wrong(
+                        spec, "--rated must be above 0 and under 100000 mAh, was " + rated);
             settings = settings.rated(rated);
         }
         RunLog read = RunLogCsv.read(log);
@@ -79,9 +81,5 @@ final class AnalyseCommand implements Callable<Integer> {
         String json = AnalysisFiles.summary(read, Analyse.log(read.log(), settings));
         Result.give(spec, summary, json);
         return Exit.DONE;
-    }
-
-    private CommandLine.ParameterException wrongUsage(String message) {
-        return new CommandLine.ParameterException(spec.commandLine(), message);
     }
 }

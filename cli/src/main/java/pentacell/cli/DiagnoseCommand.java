@@ -52,8 +52,9 @@ final class DiagnoseCommand implements Callable<Integer> {
             names = "--chemistry",
             defaultValue = "nmc",
             paramLabel = "nmc|lfp",
+            converter = Usage.ChemistryConverter.class,
             description = "nmc (4.2 V class, default) or lfp")
-    private String chemistry = "nmc";
+    private Chemistry chemistry = Chemistry.NMC;
 
     @Option(names = "--series", paramLabel = "S", description = "number of groups it should have")
     private @Nullable Integer series;
@@ -93,10 +94,6 @@ final class DiagnoseCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        Chemistry family =
-                Chemistry.parse(chemistry)
-                        .orElseThrow(() ->
-                                wrongUsage("--chemistry must be nmc or lfp, was " + chemistry));
         Schools schools = schools();
         ReadingsCsv table = ReadingsCsv.read(readings);
         PrintWriter errors = spec.commandLine().getErr();
@@ -107,7 +104,7 @@ final class DiagnoseCommand implements Callable<Integer> {
                         table.readings(),
                         volts ->
                                 new PackReadings(
-                                        family,
+                                        chemistry,
                                         true,
                                         volts,
                                         series == null
@@ -126,14 +123,14 @@ final class DiagnoseCommand implements Callable<Integer> {
         return switch (way.toLowerCase(Locale.ROOT)) {
             case "repair" -> Schools.USUAL;
             case "harvest" -> Schools.USUAL.with(RepairSchool.HARVEST_ALWAYS);
-            default -> throw wrongUsage("--way must be repair or harvest, was " + way);
+            default -> throw Usage.wrong(spec, "--way must be repair or harvest, was " + way);
         };
     }
 
     private OptionalDouble volts(String option, @Nullable Double value) {
         if (value == null) return OptionalDouble.empty();
         if (!(Math.abs(value) <= 1000))
-            throw wrongUsage(option + " must be −1000 to 1000 V, was " + value);
+            throw Usage.wrong(spec, option + " must be −1000 to 1000 V, was " + value);
         return OptionalDouble.of(value);
     }
 
@@ -142,9 +139,5 @@ final class DiagnoseCommand implements Callable<Integer> {
         if (chargerRefuses) signs.add(WarningSign.CHARGER_REFUSES);
         if (noBalanceLeads) signs.add(WarningSign.NO_BALANCE_LEADS);
         return signs;
-    }
-
-    private CommandLine.ParameterException wrongUsage(String message) {
-        return new CommandLine.ParameterException(spec.commandLine(), message);
     }
 }

@@ -54,11 +54,13 @@ final class InstrumentCommand implements Callable<Integer> {
     public Integer call() throws InterruptedException {
         Optional<StandIn> standIn = StandIn.of(kind);
         if (standIn.isEmpty())
-            throw wrongUsage(
+            throw Usage.wrong(
+                    spec,
                     "--kind must be four-slot, eight-slot, bench-load or ac-meter, was " + kind);
-        if (port < 0 || port > 65_535) throw wrongUsage("--port must be 0 to 65535, was " + port);
+        if (port < 0 || port > 65_535)
+            throw Usage.wrong(spec, "--port must be 0 to 65535, was " + port);
         if (!(speed >= 0.01 && speed <= 10_000))
-            throw wrongUsage("--speed must be 0.01 to 10000, was " + speed);
+            throw Usage.wrong(spec, "--speed must be 0.01 to 10000, was " + speed);
         try (SimulatedInstrument instrument =
                 SimulatedInstrument.start(
                         standIn.get(),
@@ -72,12 +74,9 @@ final class InstrumentCommand implements Callable<Integer> {
             Thread.currentThread().join();
             return Exit.DONE;
         } catch (IOException failure) {
-            throw wrongUsage(
+            throw Usage.wrong(
+                    spec,
                     "port " + port + " is taken (" + failure.getMessage() + "); choose another");
         }
-    }
-
-    private CommandLine.ParameterException wrongUsage(String message) {
-        return new CommandLine.ParameterException(spec.commandLine(), message);
     }
 }

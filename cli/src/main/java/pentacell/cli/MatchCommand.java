@@ -273,12 +273,13 @@ final class MatchCommand implements Callable<Integer> {
         List<Integer> sizes = groupSizes;
         if (sizes.isEmpty()) {
             if (series == null || parallel == null)
-                throw wrongUsage("give --series and --parallel, or --group-sizes");
+                throw Usage.wrong(spec, "give --series and --parallel, or --group-sizes");
             if (series < 1 || series > 400)
-                throw wrongUsage("--series must be 1 to 400, was " + series);
+                throw Usage.wrong(spec, "--series must be 1 to 400, was " + series);
             sizes = Collections.nCopies(series, parallel);
         } else if (parallel != null || series != null && series != sizes.size()) {
-            throw wrongUsage(
+            throw Usage.wrong(
+                    spec,
                     "--group-sizes names every group: leave --parallel out and let --series be "
                             + sizes.size());
         }
@@ -294,7 +295,7 @@ final class MatchCommand implements Callable<Integer> {
                                     .maxMilliohms(optional(maxIr))
                                     .repeatabilityShare(repeatability / 100));
         } catch (IllegalArgumentException wrong) {
-            throw wrongUsage(String.valueOf(wrong.getMessage()));
+            throw Usage.wrong(spec, String.valueOf(wrong.getMessage()));
         }
     }
 
@@ -303,18 +304,14 @@ final class MatchCommand implements Callable<Integer> {
                 java.util.regex.Pattern.compile("(\\d+(?:\\.\\d+)?)(ms|s|min)?")
                         .matcher(timeLimit.strip());
         if (!written.matches())
-            throw wrongUsage("--time-limit must be such as 2s or 500ms, was " + timeLimit);
+            throw Usage.wrong(spec, "--time-limit must be such as 2s or 500ms, was " + timeLimit);
         double number = Double.parseDouble(written.group(1));
         String unit = written.group(2);
         double seconds =
                 "ms".equals(unit) ? number / 1000 : "min".equals(unit) ? number * 60 : number;
         if (seconds > 3600)
-            throw wrongUsage("--time-limit can be an hour at most, was " + timeLimit);
+            throw Usage.wrong(spec, "--time-limit can be an hour at most, was " + timeLimit);
         return seconds;
-    }
-
-    private CommandLine.ParameterException wrongUsage(String message) {
-        return new CommandLine.ParameterException(spec.commandLine(), message);
     }
 
     private static OptionalDouble optional(@Nullable Double value) {

@@ -92,8 +92,9 @@ final class SimulateCommand implements Callable<Integer> {
     @Option(
             names = "--chemistry",
             paramLabel = "nmc|lfp",
+            converter = Usage.ChemistryConverter.class,
             description = "nmc (4.2 V class, default) or lfp")
-    private String chemistry = "nmc";
+    private Chemistry chemistry = Chemistry.NMC;
 
     @Option(
             names = "--step",
@@ -113,18 +114,14 @@ final class SimulateCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        Chemistry family =
-                Chemistry.parse(chemistry)
-                        .orElseThrow(() ->
-                                wrongUsage("--chemistry must be nmc or lfp, was " + chemistry));
         Load drawn = load();
-        double end = endVolts == null ? family.endVolts() : endVolts;
+        double end = endVolts == null ? chemistry.endVolts() : endVolts;
         if (!(end > 0 && end < 5))
-            throw wrongUsage("--end-voltage must be above 0 and under 5 V, was " + end);
+            throw Usage.wrong(spec, "--end-voltage must be above 0 and under 5 V, was " + end);
         if (!(step >= 0.001 && step <= 3600))
-            throw wrongUsage("--step must be 0.001 to 3600 s, was " + step);
+            throw Usage.wrong(spec, "--step must be 0.001 to 3600 s, was " + step);
         List<Problem> problems = new ArrayList<>();
-        VoltageCurve curve = RestCurve.of(family).curve();
+        VoltageCurve curve = RestCurve.of(chemistry).curve();
         if (ocv != null) {
             CurveCsv read = CurveCsv.read(ocv);
             problems.addAll(read.problems());
@@ -138,18 +135,23 @@ final class SimulateCommand implements Callable<Integer> {
         problems.forEach(problem -> errors.println(problem.text()));
         if (!problems.isEmpty()) return Exit.UNREADABLE_INPUT;
         List<List<String>> lines = new ArrayList<>();
-        Discharged outcome =
-                PackSimulation.discharge(
-                        groups.stream()
-                                .map(group -> group.stream().map(lot::get).toList())
-                                .toList(),
-                        curve,
-                        drawn,
-                        end,
-                        step,
-                        (seconds, volts, amps, groupVolts) -> {
-                            if (out != null) lines.add(line(seconds, volts, amps, groupVolts));
-                        });
+        Discharged outcome;
+        try {
+            outcome =
+                    PackSimulation.discharge(
+                            groups.stream()
+                                    .map(group -> group.stream().map(lot::get).toList())
+                                    .toList(),
+                            curve,
+                            drawn,
+                            end,
+                            step,
+                            (seconds, volts, amps, groupVolts) -> {
+                                if (out != null) lines.add(line(seconds, volts, amps, groupVolts));
+                            });
+        } catch (IllegalArgumentException endless) {
+            throw Usage.wrong(spec, endless.getMessage() + "; take a larger load or --step");
+        }
         if (out != null) SafeCsv.write(out, SafeCsv.text(header(groups.size()), lines));
         Result.give(spec, summary, SimulationFiles.json(outcome, groups));
         return Exit.DONE;
@@ -158,15 +160,15 @@ final class SimulateCommand implements Callable<Integer> {
     private Load load() {
         Matcher written = LOAD.matcher(load.strip());
         if (!written.matches())
-            throw wrongUsage(
-                    "--load must be a current or a power such as 10A or 200W, was " + load);
+            throw Usage.wrong(
+                    spec, "--load must be a current or a power such as 10A or 200W, was " + load);
         double number = Double.parseDouble(written.group(1));
         try {
             return written.group(2).equalsIgnoreCase("a")
                     ? new Load.Amps(number)
                     : new Load.Watts(number);
         } catch (IllegalArgumentException wrong) {
-            throw wrongUsage("--load: " + wrong.getMessage());
+            throw Usage.wrong(spec, "--load: " + wrong.getMessage());
         }
     }
 
@@ -261,9 +263,5 @@ final class SimulateCommand implements Callable<Integer> {
 
     private static String number(double value) {
         return String.valueOf(Math.round(value * 1e5) / 1e5);
-    }
-
-    private CommandLine.ParameterException wrongUsage(String message) {
-        return new CommandLine.ParameterException(spec.commandLine(), message);
     }
 }

@@ -124,6 +124,7 @@ final class SimulateCommandTest {
                 "--load 4                        | A,1                   | 2 | 10A or 200W",
                 "--load 0A                       | A,1                   | 2 | above 0",
                 "--load 4A --chemistry tin       | A,1                   | 2 | nmc or lfp",
+                "--load 0.001A --step 0.001      | A,1                   | 2 | larger load",
                 "--load 4A --step 0              | A,1                   | 2 | --step",
                 "--load 4A --end-voltage 9       | A,1                   | 2 | --end-voltage"
             })

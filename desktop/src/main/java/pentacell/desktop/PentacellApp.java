@@ -11,7 +11,7 @@ import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
 import pentacell.core.Chapters;
 import pentacell.desktop.frame.Arrival;
-import pentacell.desktop.frame.Reading;
+import pentacell.desktop.frame.OpeningProgress;
 import pentacell.desktop.frame.Settings;
 import pentacell.desktop.theme.Theme;
 
@@ -24,7 +24,7 @@ public final class PentacellApp extends Application {
 
     private @Nullable Workbench bench;
 
-    private record Begun(Reading reading, CompletableFuture<Arrival> arrival) {}
+    private record Begun(OpeningProgress reading, CompletableFuture<Arrival> arrival) {}
 
     /// Runs until the window is closed.
     ///
@@ -38,7 +38,7 @@ public final class PentacellApp extends Application {
     }
 
     private static Begun begin(Path file) {
-        Reading reading = new Reading(file);
+        OpeningProgress reading = new OpeningProgress(file);
         return new Begun(
                 reading,
                 CompletableFuture.supplyAsync(

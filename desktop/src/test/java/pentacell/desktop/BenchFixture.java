@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -26,7 +27,9 @@ import org.awaitility.Awaitility;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
+import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.cell.RunFact;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
@@ -34,6 +37,7 @@ import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Settings;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.theme.Theme;
+import pentacell.instruments.demo.DemoRuns;
 import pentacell.workshop.demo.TarnHollow;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.LogbookException;
@@ -132,6 +136,32 @@ public final class BenchFixture implements AutoCloseable {
         BenchFixture fixture = open(file, width, height, Settings.forNow());
         fixture.await("the demo is shown", () -> !Cells.of(fixture.state()).all().isEmpty());
         return fixture;
+    }
+
+    /// The interface with the demo workshop and runs of instruments in it.
+    static BenchFixture demoWithRuns(Path folder, int width, int height, Settings settings)
+            throws TimeoutException, LogbookException {
+        Path file = folder.resolve("runs.pentacell");
+        if (Logbook.open(file, Clock.systemUTC()) instanceof Opening.Opened opened)
+            try (Logbook book = opened.logbook()) {
+                book.logAll(TarnHollow.journal());
+                DemoRuns.addTo(book, Instant.now());
+            }
+        BenchFixture fixture = open(file, width, height, settings);
+        fixture.await("the demo is shown", () -> !Cells.of(fixture.state()).all().isEmpty());
+        return fixture;
+    }
+
+    /// Selects a cell whose card has all there can be on it: a curve, oddities, a long life line.
+    void selectAnOddCell() {
+        CellRecord odd =
+                Cells.of(state()).all().values().stream()
+                        .filter(cell ->
+                                cell.lifeLine().stream()
+                                        .anyMatch(line -> line.fact() instanceof RunFact.CurveOdd))
+                        .findFirst()
+                        .orElseThrow();
+        robot.interact(() -> bench.desk().selection().select(odd.id()));
     }
 
     /// The demo's file, made once for all tests: its packs are matched anew each time.

@@ -3,8 +3,6 @@ package pentacell.desktop;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.nio.file.Path;
-import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -24,14 +22,7 @@ import javafx.scene.text.Text;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import pentacell.core.cell.CellRecord;
-import pentacell.core.cell.Cells;
-import pentacell.core.cell.RunFact;
 import pentacell.desktop.frame.Settings;
-import pentacell.instruments.demo.DemoRuns;
-import pentacell.workshop.demo.TarnHollow;
-import pentacell.workshop.logbook.Logbook;
-import pentacell.workshop.logbook.Opening;
 
 /// Every pane of every station, in both themes, small and large: no word is cut, no control sticks
 /// out or lies on another. What may be shortened bears the style class `may-shorten`.
@@ -52,35 +43,14 @@ final class LayoutTest {
         Settings settings = Settings.forNow();
         settings.put("scale", size);
         settings.put("theme", theme);
-        try (BenchFixture bench = BenchFixture.open(demo(), width, height, settings)) {
-            bench.await("the demo is shown", () -> !Cells.of(bench.state()).all().isEmpty());
-            // a card with all there can be on it: a curve, oddities, a long life line
-            CellRecord odd =
-                    Cells.of(bench.state()).all().values().stream()
-                            .filter(cell ->
-                                    cell.lifeLine().stream()
-                                            .anyMatch(line ->
-                                                    line.fact() instanceof RunFact.CurveOdd))
-                            .findFirst()
-                            .orElseThrow();
-            bench.robot.interact(() -> bench.bench.desk().selection().select(odd.id()));
+        try (BenchFixture bench = BenchFixture.demoWithRuns(folder, width, height, settings)) {
+            bench.selectAnOddCell();
             List<String> faults = new ArrayList<>();
             bench.everyPane(at ->
                     faultsOf(bench.bench.frame().scene())
                             .forEach(fault -> faults.add(at + ": " + fault)));
             assertEquals("", String.join("\n", faults));
         }
-    }
-
-    private Path demo() throws Exception {
-        Path file = folder.resolve("demo.pentacell");
-        if (Logbook.open(file, Clock.systemUTC()) instanceof Opening.Opened opened) {
-            try (Logbook book = opened.logbook()) {
-                book.logAll(TarnHollow.journal());
-                DemoRuns.addTo(book, Instant.now());
-            }
-        }
-        return file;
     }
 
     static Set<String> faultsOf(Scene scene) {

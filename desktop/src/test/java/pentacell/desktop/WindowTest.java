@@ -2,41 +2,27 @@ package pentacell.desktop;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
-import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import java.nio.file.Path;
-import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.regex.Pattern;
-import javafx.geometry.Bounds;
 import javafx.scene.Node;
-import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
-import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
-import pentacell.core.cell.RunFact;
 import pentacell.desktop.frame.Arrival;
-import pentacell.desktop.frame.Reading;
+import pentacell.desktop.frame.OpeningProgress;
 import pentacell.desktop.frame.Settings;
-import pentacell.instruments.demo.DemoRuns;
-import pentacell.workshop.demo.TarnHollow;
-import pentacell.workshop.logbook.Logbook;
-import pentacell.workshop.logbook.Opening;
 
 /// The window as a whole: nothing sticks out of it, keys lead where they say, files are opened and
 /// refused.
@@ -46,36 +32,6 @@ final class WindowTest {
             Pattern.compile("Optional|null|NaN|Infinity|\\w\\[\\w+=|@[0-9a-f]{5}");
 
     @TempDir Path folder;
-
-    @ParameterizedTest(name = "{0} × {1}")
-    @CsvSource({"1280, 800", "1024, 640"})
-    void noButtonOrFieldOfAnyPaneSticksOutOfTheWindow(int width, int height) throws Exception {
-        try (BenchFixture bench = BenchFixture.demo(folder, width, height)) {
-            List<String> outside = new ArrayList<>();
-            bench.everyPane(at -> outside.addAll(outside(bench, at)));
-            assertEquals(List.of(), outside);
-        }
-    }
-
-    private static List<String> outside(BenchFixture bench, String at) {
-        Scene scene = bench.bench.frame().scene();
-        List<String> outside = new ArrayList<>();
-        for (Node node : scene.getRoot().lookupAll("*")) {
-            if (!(node instanceof Button || node instanceof TextField) || !isShown(node)) continue;
-            Bounds bounds = node.localToScene(node.getBoundsInLocal());
-            if (bounds.getMinX() < -1 || bounds.getMaxX() > scene.getWidth() + 1)
-                outside.add(at + ": " + node + " at " + bounds);
-        }
-        // what scrolls may reach below the edge; the quick line and the bars may not
-        for (String id : List.of("#quick-line", "#undo", "#find-or-do")) {
-            Node node = scene.lookup(id);
-            if (node == null) continue;
-            Bounds bounds = node.localToScene(node.getBoundsInLocal());
-            if (bounds.getMinY() < -1 || bounds.getMaxY() > scene.getHeight() + 1)
-                outside.add(at + ": " + id + " at " + bounds);
-        }
-        return outside;
-    }
 
     @Test
     void whatAPersonHasSetIsThereAtTheNextStart() throws Exception {
@@ -121,24 +77,8 @@ final class WindowTest {
     /// With past runs in the file, and a cell in hand whose curve is odd.
     @Test
     void noTextOfAnyPaneShowsTheProgramsInside() throws Exception {
-        Path file = folder.resolve("runs.pentacell");
-        Opening.Opened opened =
-                assertInstanceOf(Opening.Opened.class, Logbook.open(file, Clock.systemUTC()));
-        try (Logbook book = opened.logbook()) {
-            book.logAll(TarnHollow.journal());
-            DemoRuns.addTo(book, Instant.now());
-        }
-        try (BenchFixture bench = BenchFixture.open(file)) {
-            bench.await("the demo is shown", () -> !Cells.of(bench.state()).all().isEmpty());
-            CellRecord odd =
-                    Cells.of(bench.state()).all().values().stream()
-                            .filter(cell ->
-                                    cell.lifeLine().stream()
-                                            .anyMatch(line ->
-                                                    line.fact() instanceof RunFact.CurveOdd))
-                            .findFirst()
-                            .orElseThrow();
-            bench.robot.interact(() -> bench.bench.desk().selection().select(odd.id()));
+        try (BenchFixture bench = BenchFixture.demoWithRuns(folder, 1280, 800, Settings.forNow())) {
+            bench.selectAnOddCell();
             List<String> inside = new ArrayList<>();
             List<String> texts = new ArrayList<>();
             bench.everyPane(at -> {
@@ -219,13 +159,13 @@ final class WindowTest {
         Path file = folder.resolve("later.pentacell");
         CompletableFuture<Arrival> begun = new CompletableFuture<>();
         try (BenchFixture bench = BenchFixture.open(folder.resolve("a.pentacell"))) {
-            assertFalse(bench.isShown("#reading"));
-            bench.robot.interact(() -> bench.bench.frame().open(new Reading(file), begun));
-            bench.await("it is read", () -> bench.isShown("#reading"));
-            assertTrue(bench.text("#reading-what").startsWith("Reading later.pentacell"));
+            assertFalse(bench.isShown("#opening"));
+            bench.robot.interact(() -> bench.bench.frame().open(new OpeningProgress(file), begun));
+            bench.await("it is read", () -> bench.isShown("#opening"));
+            assertTrue(bench.text("#opening-what").startsWith("Reading later.pentacell"));
             begun.complete(new Arrival.Refused("later.pentacell is not there."));
             bench.await("refused", () -> bench.text("#said").contains("is not there"));
-            assertFalse(bench.isShown("#reading"), "the open one is back");
+            assertFalse(bench.isShown("#opening"), "the open one is back");
         }
     }
 }

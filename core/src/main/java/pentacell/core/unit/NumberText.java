@@ -1,5 +1,6 @@
 package pentacell.core.unit;
 
+import java.math.BigDecimal;
 import java.util.OptionalDouble;
 import java.util.regex.Pattern;
 
@@ -21,6 +22,11 @@ public final class NumberText {
         if (!NUMBER.matcher(trimmed).matches()) return OptionalDouble.empty();
         double value = Double.parseDouble(trimmed.replace(',', '.').replace('−', '-'));
         return Double.isFinite(value) ? OptionalDouble.of(value) : OptionalDouble.empty();
+    }
+
+    /// A finite number as short as it can be read back: no exponent, no zeros at its end.
+    public static String plain(double number) {
+        return BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
     }
 
     /// Why a text is no number, in a few words: names the letter that was probably meant as a

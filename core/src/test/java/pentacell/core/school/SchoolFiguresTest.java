@@ -17,83 +17,144 @@ import pentacell.core.cell.Chemistry;
 /// Which figures a school may have: the last that is taken and the first that is not.
 final class SchoolFiguresTest {
 
-    private static RepairSchool repair(int figure, double value) {
-        double[] f = {0.3, 1.0, 0.2, 0.1, 24, 0.03};
-        f[figure] = value;
-        return new RepairSchool(
-                "ours", RepairSchool.Way.REPAIR, f[0], f[1], f[2], f[3], f[4], f[5]);
-    }
+    /// A kind of school with usual figures.
+    enum Kind {
+        REPAIR {
+            @Override
+            double[] usual() {
+                return new double[] {0.3, 1.0, 0.2, 0.1, 24, 0.03};
+            }
 
-    @ParameterizedTest(name = "figure {0}: {1} is taken, {2} is not")
-    @CsvSource({
-        "0, 0.001, 0",
-        "0, 1.999, 2",
-        "1, 0.001, 0",
-        "1, 1.999, 2",
-        "2, 0, -0.001",
-        "2, 0.999, 1",
-        "3, 0.001, 0",
-        "3, 1, 1.001",
-        "4, 0.1, 0",
-        "4, 1000, 1001",
-        "5, 0.001, 0",
-        "5, 0.999, 1"
-    })
-    void aSchoolOfRepairHasFiguresThatCanBe(int figure, double taken, double not) {
-        RepairSchool school = repair(figure, taken);
-        double[] figures = {
-            school.lowGroupVolts(),
-            school.deadVolts(),
-            school.setPointUnderLimitVolts(),
-            school.chargeShare(),
-            school.restHours(),
-            school.passDropVolts()
+            @Override
+            double[] made(double[] f) {
+                RepairSchool made =
+                        new RepairSchool(
+                                "ours",
+                                RepairSchool.Way.REPAIR,
+                                f[0],
+                                f[1],
+                                f[2],
+                                f[3],
+                                f[4],
+                                f[5]);
+                return new double[] {
+                    made.lowGroupVolts(),
+                    made.deadVolts(),
+                    made.setPointUnderLimitVolts(),
+                    made.chargeShare(),
+                    made.restHours(),
+                    made.passDropVolts()
+                };
+            }
+        },
+        TEST {
+            @Override
+            double[] usual() {
+                return new double[] {1, 3.0, 2.5, 0.05, 15, 25};
+            }
+
+            @Override
+            double[] made(double[] f) {
+                TestSchool made =
+                        new TestSchool(
+                                "ours",
+                                OptionalDouble.of(f[0]),
+                                OptionalDouble.empty(),
+                                f[1],
+                                f[2],
+                                f[3],
+                                f[4],
+                                f[5]);
+                return new double[] {
+                    made.amps().orElseThrow(),
+                    made.endVolts(),
+                    made.lfpEndVolts(),
+                    made.cutoffAmps(),
+                    made.restMinutes(),
+                    made.celsius()
+                };
+            }
+        },
+        HOLD {
+            @Override
+            double[] usual() {
+                return new double[] {7, 21, 12, 30, 100, 120};
+            }
+
+            @Override
+            double[] made(double[] f) {
+                HoldSchool made =
+                        new HoldSchool(
+                                "ours", (int) f[0], (int) f[1], f[2], f[3], f[4], (int) f[5]);
+                return new double[] {
+                    made.days(),
+                    made.rescuedDays(),
+                    made.relaxHours(),
+                    made.fineMillivoltsAWeek(),
+                    made.outMillivolts(),
+                    made.places()
+                };
+            }
         };
-        assertEquals(taken, figures[figure]);
-        refused("ours", () -> repair(figure, not));
-        refused("ours", () -> repair(figure, Double.NaN));
+
+        abstract double[] usual();
+
+        /// The figures of a school that was made of such figures.
+        abstract double[] made(double[] figures);
+
+        double[] with(int figure, double value) {
+            double[] figures = usual();
+            figures[figure] = value;
+            return made(figures);
+        }
     }
 
-    private static TestSchool test(int figure, double value) {
-        double[] f = {1, 3.0, 2.5, 0.05, 15, 25};
-        f[figure] = value;
-        return new TestSchool(
-                "ours",
-                OptionalDouble.of(f[0]),
-                OptionalDouble.empty(),
-                f[1],
-                f[2],
-                f[3],
-                f[4],
-                f[5]);
-    }
-
-    @ParameterizedTest(name = "figure {0}: {1} is taken, {2} is not")
+    @ParameterizedTest(name = "{0}, figure {1}: {2} is taken, {3} is not")
     @CsvSource({
-        "0, 0.001, 0",
-        "0, 99.9, 100",
-        "1, 0.001, 0",
-        "1, 3.999, 4",
-        "2, 0.001, 0",
-        "2, 3.999, 4",
-        "3, 0.001, 0",
-        "3, 9.99, 10",
-        "4, 0, -1",
-        "4, 1440, 1441",
-        "5, 79, 80"
+        "REPAIR, 0, 0.001, 0",
+        "REPAIR, 0, 1.999, 2",
+        "REPAIR, 1, 0.001, 0",
+        "REPAIR, 1, 1.999, 2",
+        "REPAIR, 2, 0, -0.001",
+        "REPAIR, 2, 0.999, 1",
+        "REPAIR, 3, 0.001, 0",
+        "REPAIR, 3, 1, 1.001",
+        "REPAIR, 4, 0.1, 0",
+        "REPAIR, 4, 1000, 1001",
+        "REPAIR, 5, 0.001, 0",
+        "REPAIR, 5, 0.999, 1",
+        "TEST, 0, 0.001, 0",
+        "TEST, 0, 99.9, 100",
+        "TEST, 1, 0.001, 0",
+        "TEST, 1, 3.999, 4",
+        "TEST, 2, 0.001, 0",
+        "TEST, 2, 3.999, 4",
+        "TEST, 3, 0.001, 0",
+        "TEST, 3, 9.99, 10",
+        "TEST, 4, 0, -1",
+        "TEST, 4, 1440, 1441",
+        "TEST, 5, 79, 80",
+        "HOLD, 0, 1, 0",
+        "HOLD, 0, 21, 22",
+        "HOLD, 1, 7, 6",
+        "HOLD, 1, 365, 366",
+        "HOLD, 2, 0, -1",
+        "HOLD, 2, 168, 169",
+        "HOLD, 3, 0.001, 0",
+        "HOLD, 3, 99.9, 100",
+        "HOLD, 4, 30.1, 30",
+        "HOLD, 5, 1, 0",
+        "HOLD, 5, 100000, 100001"
     })
-    void aSchoolOfTestsHasFiguresThatCanBe(int figure, double taken, double not) {
-        TestSchool school = test(figure, taken);
-        double[] figures = {
-            school.amps().orElseThrow(),
-            school.endVolts(),
-            school.lfpEndVolts(),
-            school.cutoffAmps(),
-            school.restMinutes(),
-            school.celsius()
-        };
-        assertEquals(taken, figures[figure]);
-        refused("ours", () -> test(figure, not));
+    void aSchoolHasFiguresThatCanBe(Kind kind, int figure, double taken, double not) {
+        assertEquals(taken, kind.with(figure, taken)[figure]);
+        refused("ours", () -> kind.with(figure, not));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0", "1", "2", "3", "4", "5"})
+    void noFigureOfARepairIsNoNumber(int figure) {
+        refused("ours", () -> Kind.REPAIR.with(figure, Double.NaN));
     }
 
     private static TestSchool byRating(OptionalDouble amps, OptionalDouble share) {
@@ -139,40 +200,6 @@ final class SchoolFiguresTest {
         assertEquals(
                 3.0, TestSchool.RATING.endVolts(Chemistry.NMC, Optional.of(bearsLittle)), 1e-12);
         assertEquals(2.5, TestSchool.RATING.endVolts(Chemistry.NMC, Optional.empty()), 1e-12);
-    }
-
-    private static HoldSchool hold(int figure, double value) {
-        double[] f = {7, 21, 12, 30, 100, 120};
-        f[figure] = value;
-        return new HoldSchool("ours", (int) f[0], (int) f[1], f[2], f[3], f[4], (int) f[5]);
-    }
-
-    @ParameterizedTest(name = "figure {0}: {1} is taken, {2} is not")
-    @CsvSource({
-        "0, 1, 0",
-        "0, 21, 22",
-        "1, 7, 6",
-        "1, 365, 366",
-        "2, 0, -1",
-        "2, 168, 169",
-        "3, 0.001, 0",
-        "3, 99.9, 100",
-        "4, 30.1, 30",
-        "5, 1, 0",
-        "5, 100000, 100001"
-    })
-    void aSchoolOfHoldTestsHasFiguresThatCanBe(int figure, double taken, double not) {
-        HoldSchool school = hold(figure, taken);
-        double[] figures = {
-            school.days(),
-            school.rescuedDays(),
-            school.relaxHours(),
-            school.fineMillivoltsAWeek(),
-            school.outMillivolts(),
-            school.places()
-        };
-        assertEquals(taken, figures[figure]);
-        refused("ours", () -> hold(figure, not));
     }
 
     @Test

@@ -1,6 +1,5 @@
 package pentacell.desktop.donor;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +19,7 @@ import pentacell.core.donor.PackLabel;
 import pentacell.core.donor.Purchases;
 import pentacell.core.judgement.Reason;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.NumberText;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.Form;
@@ -108,8 +108,7 @@ public final class DonorForm {
     }
 
     private static void fill(TextField field, OptionalDouble value) {
-        value.ifPresent(number ->
-                field.setText(BigDecimal.valueOf(number).stripTrailingZeros().toPlainString()));
+        value.ifPresent(number -> field.setText(NumberText.plain(number)));
     }
 
     private void offer(WorkshopState state) {

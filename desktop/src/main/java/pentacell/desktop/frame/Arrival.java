@@ -34,7 +34,7 @@ public sealed interface Arrival {
     /// Opens a workshop; away from the UI thread.
     ///
     /// @param reading told how far it is
-    static Arrival of(Path file, Clock clock, List<Chapter<?>> chapters, Reading reading) {
+    static Arrival of(Path file, Clock clock, List<Chapter<?>> chapters, OpeningProgress reading) {
         return switch (Logbook.open(file, clock, chapters, reading::tell)) {
             case Opening.Opened opened -> Ready.of(opened.logbook());
             case Opening.Refused refused -> new Refused(refused.message());

@@ -11,6 +11,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pentacell.desktop.kit.Wrapping;
+import pentacell.desktop.theme.Theme;
 
 /// Where the card of what is selected stands: at the right of the station. In a narrow window an
 /// empty card gives its room back; in one that is narrower still the card is folded until it is
@@ -22,7 +23,7 @@ final class CardPlace {
     private final BorderPane window;
     private final StackPane over = new StackPane();
     private final StackPane card = new StackPane();
-    private double em = 13;
+    private double em = Theme.pixels(100);
     private boolean isEmpty = true;
     private Optional<Boolean> asked = Optional.empty();
 

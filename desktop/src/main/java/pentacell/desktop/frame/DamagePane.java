@@ -127,9 +127,7 @@ final class DamagePane extends StackPane {
     }
 
     private static Label text(String words) {
-        Label label = new Label(words);
-        Wrapping.on(label);
-        return label;
+        return Wrapping.on(new Label(words));
     }
 
     private static Node problems(List<Problem> problems) {

@@ -35,7 +35,7 @@ public final class Frame {
     private final CardPlace card;
     private final DamagePane damage;
     private final HelpPane help = new HelpPane();
-    private final ReadingPane reading = new ReadingPane();
+    private final OpeningPane reading = new OpeningPane();
     private Station inHand;
     private final Scene scene;
     private Theme theme;
@@ -228,7 +228,7 @@ public final class Frame {
 
     /// Opens a workshop file in the place of the one on the desk; says why when it cannot.
     public void open(Path file) {
-        Reading read = new Reading(file);
+        OpeningProgress read = new OpeningProgress(file);
         announce(read);
         desk.work()
                 .lane("opening")
@@ -239,7 +239,7 @@ public final class Frame {
     }
 
     /// Takes a workshop file whose reading was begun elsewhere; at once if it is done.
-    public void open(Reading read, CompletableFuture<Arrival> begun) {
+    public void open(OpeningProgress read, CompletableFuture<Arrival> begun) {
         Path file = read.file();
         if (begun.isDone() && !begun.isCompletedExceptionally()) {
             take(file, begun.join());
@@ -251,7 +251,7 @@ public final class Frame {
                 .runAcrossWorkshops(begun::get, arrived -> take(file, arrived), this::failed);
     }
 
-    private void announce(Reading read) {
+    private void announce(OpeningProgress read) {
         desk.notices().say("Opening " + read.file().getFileName() + " …");
         reading.begin(read);
     }

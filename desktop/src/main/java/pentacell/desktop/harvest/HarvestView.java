@@ -16,11 +16,11 @@ import pentacell.desktop.frame.Command;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.QuickBar;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.Form;
 import pentacell.desktop.kit.Lazy;
 import pentacell.desktop.kit.PaneTabs;
 import pentacell.desktop.kit.PlotSurface;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.Scrolled;
 import pentacell.desktop.kit.Wrapping;
 
@@ -109,7 +109,7 @@ final class HarvestView {
     }
 
     private Node actions(List<Command> buttons) {
-        Row row = Row.of(Row.gap());
+        ControlRow row = ControlRow.of(ControlRow.gap());
         row.getStyleClass().add("station-bar");
         for (Command command : buttons) {
             Button button = new Button(command.words());

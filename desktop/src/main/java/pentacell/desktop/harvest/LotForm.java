@@ -1,6 +1,5 @@
 package pentacell.desktop.harvest;
 
-import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -16,6 +15,7 @@ import pentacell.core.donor.Price;
 import pentacell.core.donor.PurchaseFact;
 import pentacell.core.donor.Purchases;
 import pentacell.core.unit.Count;
+import pentacell.core.unit.NumberText;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Form;
 
@@ -76,15 +76,11 @@ final class LotForm {
         code.setDisable(true);
         source.setText(lot.source());
         packs.setText(String.valueOf(lot.packs()));
-        price.setText(plain(lot.price().amount()));
+        price.setText(NumberText.plain(lot.price().amount()));
         currency.setText(lot.price().currency());
-        postage.setText(plain(lot.postage()));
+        postage.setText(NumberText.plain(lot.postage()));
         bought.setText(lot.bought().toString());
         minutes.setText(String.valueOf(lot.minutes()));
-    }
-
-    private static String plain(double amount) {
-        return BigDecimal.valueOf(amount).stripTrailingZeros().toPlainString();
     }
 
     private LocalDate today() {

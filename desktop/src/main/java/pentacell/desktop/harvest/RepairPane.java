@@ -25,7 +25,7 @@ import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
-import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
@@ -61,7 +61,7 @@ final class RepairPane extends VBox {
         harvestAlways.setOnAction(chosen -> choose(RepairSchool.HARVEST_ALWAYS));
         Label caption = new Label("School");
         caption.getStyleClass().add("caption");
-        return Row.of(caption, repairFirst, harvestAlways);
+        return ControlRow.of(caption, repairFirst, harvestAlways);
     }
 
     private void choose(RepairSchool policy) {
@@ -155,7 +155,7 @@ final class RepairPane extends VBox {
                                 .formatted(plan.group(), Quantity.VOLTAGE.text(plan.fromVolts())));
         title.getStyleClass().add("section");
         Wrapping.on(title);
-        Row figures = Row.of();
+        ControlRow figures = ControlRow.of();
         figures.getStyleClass().add("plan-figures");
         figures.getChildren()
                 .addAll(
@@ -227,6 +227,6 @@ final class RepairPane extends VBox {
                 };
         log.setOnAction(pressed -> act.run());
         volts.setOnAction(enter -> act.run());
-        return Row.of(volts, log);
+        return ControlRow.of(volts, log);
     }
 }

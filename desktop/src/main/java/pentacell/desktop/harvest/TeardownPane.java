@@ -25,7 +25,7 @@ import pentacell.core.shelf.Shelf;
 import pentacell.core.unit.Count;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
-import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 
@@ -66,7 +66,7 @@ final class TeardownPane extends VBox {
         faults.textProperty().subscribe(text -> propose());
         Label out = new Label("Cells taken out");
         out.getStyleClass().add("section");
-        Row naming = Row.of(count, faults, take);
+        ControlRow naming = ControlRow.of(count, faults, take);
         Label legend =
                 new Label(
                         "Outcome by cell number and keys: s sleeve torn, i ring missing, t tab stub, r rust, d dent, l leak, o smell, p puncture, w swollen; all:t marks every cell.");
@@ -97,7 +97,7 @@ final class TeardownPane extends VBox {
         logPart.setId("log-part");
         logPart.setOnAction(pressed -> logPart());
         part.setOnAction(enter -> logPart());
-        return Row.of(minutes, logMinutes, part, logPart);
+        return ControlRow.of(minutes, logMinutes, part, logPart);
     }
 
     /// Puts the caret where the cells are named.

@@ -22,10 +22,10 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.PlotSurface;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.workshop.exchange.HarvestFiles;
 
@@ -89,7 +89,7 @@ final class YieldPane extends VBox {
         csv.setId("yield-csv");
         csv.setMinWidth(Region.USE_PREF_SIZE);
         csv.setOnAction(pressed -> writeCsv());
-        return Row.of(by, Row.gap(), newCell, newPrice, newWattHours, set, csv);
+        return ControlRow.of(by, ControlRow.gap(), newCell, newPrice, newWattHours, set, csv);
     }
 
     private void columns() {

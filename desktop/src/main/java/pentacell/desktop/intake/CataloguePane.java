@@ -16,8 +16,8 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.workshop.exchange.CellTable.Problem;
@@ -64,7 +64,7 @@ final class CataloguePane extends VBox {
         Button out = new Button("Write CSV");
         out.setId("catalogue-export");
         out.setOnAction(pressed -> exportCsv());
-        Row row = Row.of(defineModel, in, out);
+        ControlRow row = ControlRow.of(defineModel, in, out);
         problems.setId("catalogue-problems");
         Wrapping.on(problems);
         getChildren().addAll(row, problems, table);

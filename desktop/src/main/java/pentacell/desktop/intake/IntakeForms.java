@@ -1,6 +1,5 @@
 package pentacell.desktop.intake;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -15,6 +14,7 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Tray;
 import pentacell.core.cell.TrayFact;
+import pentacell.core.unit.NumberText;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.Form;
@@ -46,12 +46,12 @@ final class IntakeForms {
                             name.setText(model.name());
                             format.setText(model.format().code());
                             chemistry.setValue(model.chemistry());
-                            least.setText(plain(model.ratedMinimumMilliampHours()));
-                            nominal.setText(plain(model.ratedNominalMilliampHours()));
-                            chargeVolts.setText(plain(model.limits().chargeVolts()));
-                            endVolts.setText(plain(model.limits().endVolts()));
-                            charge.setText(plain(model.limits().chargeAmps()));
-                            discharge.setText(plain(model.limits().dischargeAmps()));
+                            least.setText(NumberText.plain(model.ratedMinimumMilliampHours()));
+                            nominal.setText(NumberText.plain(model.ratedNominalMilliampHours()));
+                            chargeVolts.setText(NumberText.plain(model.limits().chargeVolts()));
+                            endVolts.setText(NumberText.plain(model.limits().endVolts()));
+                            charge.setText(NumberText.plain(model.limits().chargeAmps()));
+                            discharge.setText(NumberText.plain(model.limits().dischargeAmps()));
                         }));
         form.onVerb(() -> {
             Optional<String> text = form.required(name, "A name");
@@ -117,10 +117,6 @@ final class IntakeForms {
         names.add("an empty form");
         TarnHollow.models().forEach(model -> names.add(model.name()));
         return names;
-    }
-
-    private static String plain(double value) {
-        return BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
     }
 
     static Form tray(Desk desk, IntakeModel intake) {

@@ -20,11 +20,11 @@ import pentacell.desktop.donor.DonorForm;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.QuickBar;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.Form;
 import pentacell.desktop.kit.MarkLegend;
 import pentacell.desktop.kit.PaneTabs;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.Scrolled;
 import pentacell.desktop.kit.Wrapping;
 
@@ -40,7 +40,7 @@ final class IntakeView {
     private final QuickBar quickLine;
     private final PaneTabs lists = new PaneTabs(this::show);
     private final ImportPane importPane;
-    private final Row trays = Row.tight();
+    private final ControlRow trays = ControlRow.tight();
     private final Label empty =
             new Label(
                     "No tray yet. Add tray puts one on the shelf, Add donor names a pack; then type what is written on the first can.");
@@ -98,7 +98,7 @@ final class IntakeView {
                         "Add donor", () -> DonorForm.create(desk),
                         "Define model", () -> IntakeForms.model(desk),
                         "Add tray", () -> IntakeForms.tray(desk, model));
-        Row row = Row.of(trays, Row.gap());
+        ControlRow row = ControlRow.of(trays, ControlRow.gap());
         row.getStyleClass().add("station-bar");
         for (String verb : new String[] {"Add donor", "Define model", "Add tray"}) {
             Button button = new Button(verb);

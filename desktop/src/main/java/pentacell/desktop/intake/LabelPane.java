@@ -20,8 +20,8 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.reports.CellLabel;
@@ -87,7 +87,7 @@ final class LabelPane extends VBox {
         print.setId("print-labels");
         print.getStyleClass().add("primary");
         print.setOnAction(pressed -> print());
-        Row row = Row.of(which, layout, own, new Label("leave free"), skip, print);
+        ControlRow row = ControlRow.of(which, layout, own, new Label("leave free"), skip, print);
         getChildren().addAll(summary, row, list.table());
         which.valueProperty().subscribe(chosen -> show());
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);

@@ -13,7 +13,7 @@ import pentacell.core.shelf.Shelf;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
-import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 
@@ -52,7 +52,7 @@ final class LoosePane extends VBox {
         place.setOnAction(pressed -> layDown());
         Label hint = new Label("Or one by one at the quick line: HB03-07 > T1-A05.");
         hint.getStyleClass().add("caption");
-        getChildren().addAll(Row.of(summary, Row.gap(), place), hint, list.table());
+        getChildren().addAll(ControlRow.of(summary, ControlRow.gap(), place), hint, list.table());
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);
     }
 

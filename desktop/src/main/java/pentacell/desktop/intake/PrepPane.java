@@ -18,7 +18,7 @@ import pentacell.core.cell.PrepWork;
 import pentacell.core.shelf.Preparation;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
-import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 
@@ -57,7 +57,7 @@ final class PrepPane extends VBox {
         mark.setOnAction(pressed ->
                 Optional.ofNullable(list.table().getSelectionModel().getSelectedItem())
                         .ifPresent(line -> log(List.of(line))));
-        Row row = Row.of(done, mark);
+        ControlRow row = ControlRow.of(done, mark);
         getChildren().addAll(summary, new CautionStrip(desk, Caution.GRINDING), row, list.table());
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);
     }

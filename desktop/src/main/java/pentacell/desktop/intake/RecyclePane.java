@@ -19,7 +19,7 @@ import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
-import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.reports.HandOverPdf;
@@ -71,7 +71,7 @@ final class RecyclePane extends VBox {
         handOver.getStyleClass().add("primary");
         handOver.setOnAction(pressed -> handOver());
         to.setOnAction(enter -> handOver());
-        Row row = Row.of(to, handOver, pdf);
+        ControlRow row = ControlRow.of(to, handOver, pdf);
         getChildren()
                 .addAll(
                         summary,

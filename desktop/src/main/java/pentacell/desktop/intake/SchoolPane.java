@@ -20,8 +20,8 @@ import pentacell.core.school.BandText;
 import pentacell.core.school.SchoolFact;
 import pentacell.core.school.Schools;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 
@@ -96,15 +96,15 @@ final class SchoolPane extends VBox {
                                         List.of(new SchoolFact.MeterChosen(chosen)),
                                         () -> {});
                 });
-        return Row.of(new Label("Typed and imported resistances are read with"), meter);
+        return ControlRow.of(new Label("Typed and imported resistances are read with"), meter);
     }
 
     private Node chooser() {
-        return Row.of(new Label("School"), chemistry, school, force);
+        return ControlRow.of(new Label("School"), chemistry, school, force);
     }
 
     private Node copier() {
-        return new VBox(4, Row.of(new Label("Edit a copy called"), name, save), bands);
+        return new VBox(4, ControlRow.of(new Label("Edit a copy called"), name, save), bands);
     }
 
     private void offer() {

@@ -15,7 +15,7 @@ import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
-import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.workshop.exchange.HarvestFiles;
@@ -57,7 +57,7 @@ final class WaitingPane extends VBox {
         Button csv = new Button("Write CSV");
         csv.setId("waiting-csv");
         csv.setOnAction(pressed -> writeCsv());
-        Row head = Row.of(summary, Row.gap(), csv);
+        ControlRow head = ControlRow.of(summary, ControlRow.gap(), csv);
         getChildren().addAll(head, cautions, list.table());
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);
     }

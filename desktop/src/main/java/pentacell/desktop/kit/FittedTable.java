@@ -9,9 +9,11 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.ListChangeListener;
+import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollBar;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
@@ -28,8 +30,12 @@ public final class FittedTable<R> extends TableView<R> {
     private static final int MEASURED = 12;
 
     /// Rows looked at; of longer tables a sample.
-    private static final int LOOKED_AT = 500;
+    private static final int LOOKED_AT = 200;
 
+    /// Sizes of the type as the style sheet sets them.
+    private static final double HEAD_SIZE_EM = 0.9;
+
+    private static final double CELL_SIZE_EM = 1.05;
     private static final double CELL_PADDING_EM = 1.15;
     private static final double HEAD_PADDING_EM = 1.1;
     private static final double SORT_ARROW_EM = 1.6;
@@ -38,7 +44,13 @@ public final class FittedTable<R> extends TableView<R> {
 
     private final Map<TableColumn<R, ?>, Function<R, String>> texts = new HashMap<>();
     private final List<TableColumn<R, ?>> sentences = new ArrayList<>();
+
+    /// What each column would like, and what it was given; measured anew only when rows or type
+    /// have changed.
+    private final Map<TableColumn<R, ?>, Double> liked = new HashMap<>();
+
     private final Map<TableColumn<R, ?>, Double> given = new HashMap<>();
+    private double measuredFor;
     private boolean isStale = true;
 
     /// @param emptyWords what stands there before the first row
@@ -46,7 +58,13 @@ public final class FittedTable<R> extends TableView<R> {
         setId(id);
         setPlaceholder(Wrapping.on(new Label(emptyWords)));
         widthProperty().subscribe(width -> stale());
-        getItems().addListener((ListChangeListener<R>) change -> stale());
+        getItems()
+                .addListener(
+                        (ListChangeListener<R>)
+                                change -> {
+                                    liked.clear();
+                                    stale();
+                                });
         getSortOrder().addListener((ListChangeListener<TableColumn<R, ?>>) change -> stale());
     }
 
@@ -124,38 +142,49 @@ public final class FittedTable<R> extends TableView<R> {
                 : OptionalDouble.empty();
     }
 
-    private double fittedFor;
-
     @Override
     protected void layoutChildren() {
+        fitIfStale();
         super.layoutChildren();
-        OptionalDouble size = fontSize();
-        if (size.isEmpty() || getWidth() <= 0) return;
-        if (!isStale && size.getAsDouble() == fittedFor) return;
-        isStale = false;
-        fittedFor = size.getAsDouble();
-        fit(size.getAsDouble());
-        super.layoutChildren();
+        // the first time there is no head to tell the size of the type before it is laid out
+        if (isStale) fitIfStale();
     }
 
-    private void fit(double headSize) {
+    private void fitIfStale() {
+        OptionalDouble size = fontSize();
+        if (size.isEmpty() || getWidth() <= 0) return;
+        boolean isOtherType = size.getAsDouble() != measuredFor;
+        if (!isStale && !isOtherType) return;
+        if (isOtherType) liked.clear();
+        isStale = false;
+        measuredFor = size.getAsDouble();
+        if (liked.isEmpty()) measure(measuredFor);
+        fit(measuredFor / HEAD_SIZE_EM);
+    }
+
+    private void measure(double headSize) {
         Font head = Font.font("IBM Plex Sans", headSize);
-        double em = headSize / 0.9;
-        Font cells = Font.font(CELL_FAMILY, 1.05 * em);
-        double taken = 0;
+        double em = headSize / HEAD_SIZE_EM;
+        Font cells = Font.font(CELL_FAMILY, CELL_SIZE_EM * em);
+        for (TableColumn<R, ?> column : getColumns())
+            liked.put(
+                    column,
+                    Math.ceil(
+                            Math.max(
+                                    widthOf(column.getText(), head) + HEAD_PADDING_EM * em,
+                                    widest(column, cells) + CELL_PADDING_EM * em)));
+    }
+
+    private void fit(double em) {
         Map<TableColumn<R, ?>, Double> wanted = new HashMap<>();
+        double over = -room();
         for (TableColumn<R, ?> column : getColumns()) {
+            double arrow = getSortOrder().contains(column) ? SORT_ARROW_EM * em : 0;
             double width =
-                    Math.max(
-                            widthOf(column.getText(), head)
-                                    + HEAD_PADDING_EM * em
-                                    + (getSortOrder().contains(column) ? SORT_ARROW_EM * em : 0),
-                            widest(column, cells) + CELL_PADDING_EM * em);
-            double whole = isPulled(column) ? column.getWidth() : Math.ceil(width);
-            wanted.put(column, whole);
-            taken += whole;
+                    isPulled(column) ? column.getWidth() : liked.getOrDefault(column, 0.0) + arrow;
+            wanted.put(column, width);
+            over += width;
         }
-        double over = taken - room();
         for (TableColumn<R, ?> column : sentences.reversed()) {
             if (isPulled(column)) continue;
             double width = wanted.getOrDefault(column, 0.0);
@@ -178,8 +207,8 @@ public final class FittedTable<R> extends TableView<R> {
     private double room() {
         double bar = 0;
         for (Node node : lookupAll(".scroll-bar"))
-            if (node instanceof javafx.scene.control.ScrollBar each
-                    && each.getOrientation() == javafx.geometry.Orientation.VERTICAL
+            if (node instanceof ScrollBar each
+                    && each.getOrientation() == Orientation.VERTICAL
                     && each.isVisible()) bar = each.prefWidth(-1);
         return getWidth() - snappedLeftInset() - snappedRightInset() - bar - 2;
     }

@@ -19,7 +19,7 @@ import pentacell.core.unit.NumberText;
 public final class Form extends VBox {
     static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
 
-    private final Row fields = Row.of();
+    private final ControlRow fields = ControlRow.of();
     private final Label message = new Label();
     private final Button verb = new Button();
     private final List<TextField> texts = new ArrayList<>();
@@ -40,7 +40,7 @@ public final class Form extends VBox {
         message.getStyleClass().add("form-message");
         message.setId(id + "-message");
         Wrapping.on(message);
-        Row buttons = Row.of(verb, close, message);
+        ControlRow buttons = ControlRow.of(verb, close, message);
         getChildren().addAll(heading, fields, buttons);
         setOnKeyPressed(key -> {
             if (key.getCode() == KeyCode.ESCAPE) onClose.run();

@@ -15,7 +15,7 @@ import javafx.scene.control.Button;
 public final class PaneTabs {
     private static final PseudoClass SHOWN = PseudoClass.getPseudoClass("shown");
 
-    private final Row row = Row.tight();
+    private final ControlRow row = ControlRow.tight();
     private final Consumer<String> onChosen;
     private final Map<String, Button> tabs = new LinkedHashMap<>();
     private final Map<String, Lazy<Node>> panes = new LinkedHashMap<>();

@@ -7,12 +7,12 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.unit.Quantity;
-import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.match.MatchModel.Shown;
 
 /// What the match comes to, the loudest numbers of the station.
 final class FiguresRow {
-    private final Row row = Row.of();
+    private final ControlRow row = ControlRow.of();
     private final Label usable = figure("usable", "Usable / mAh");
     private final Label spread = figure("spread", "Spread / mAh");
     private final Label share = figure("spread-share", "Spread / %");

@@ -7,10 +7,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.Following;
 import pentacell.desktop.kit.Lazy;
 import pentacell.desktop.kit.PaneTabs;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.Wrapping;
 
 /// What Match shows: the rules on the left, the skyline and its figures, and the pick walk.
@@ -42,7 +42,7 @@ final class MatchView {
                                         ? "Drag one cell onto another to swap. L locks; X marks, X again swaps."
                                         : text));
         model.shownProperty().subscribe(figures::show);
-        Row views = Row.of(consequence, Row.gap(), tabs.row());
+        ControlRow views = ControlRow.of(consequence, ControlRow.gap(), tabs.row());
         views.getStyleClass().add("views");
         centre.getStyleClass().add("station-centre");
         VBox.setVgrow(centre, Priority.ALWAYS);

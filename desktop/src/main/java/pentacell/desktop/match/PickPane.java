@@ -26,9 +26,9 @@ import pentacell.core.pack.PackFact;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.desktop.match.MatchModel.Shown;
 import pentacell.reports.Paper;
@@ -82,11 +82,11 @@ final class PickPane extends VBox {
         check.textProperty().subscribe(text -> check.pseudoClassStateChanged(WRONG, false));
         answer.setId("pick-answer");
         Wrapping.on(answer);
-        Row bar =
-                Row.of(
+        ControlRow bar =
+                ControlRow.of(
                         new Label("Walk"),
                         order,
-                        Row.gap(),
+                        ControlRow.gap(),
                         new Label("Paper"),
                         paper,
                         button("pick-pdf", "Print pick list", this::pdf),

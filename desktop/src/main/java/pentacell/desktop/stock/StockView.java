@@ -18,6 +18,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.Following;
 import pentacell.desktop.kit.PlotSurface;
@@ -39,7 +40,7 @@ final class StockView {
                     "No cell to show. Log cells at Intake, or drop the brush with Esc.");
     private final FittedTable<Figures> figures =
             new FittedTable<>("stock-figures", "No figures yet.");
-    private final pentacell.desktop.kit.Row bar = pentacell.desktop.kit.Row.of();
+    private final ControlRow bar = ControlRow.of();
     private final Label count = new Label();
     private final BorderPane view = new BorderPane();
 
@@ -112,7 +113,7 @@ final class StockView {
             button.setOnAction(pressed -> model.toggle(each.getKey()));
             keys.add(button);
         }
-        keys.add(pentacell.desktop.kit.Row.gap());
+        keys.add(ControlRow.gap());
         keys.add(count);
         bar.getChildren().setAll(keys);
     }

@@ -18,8 +18,8 @@ import pentacell.core.measure.InstrumentFigures.BayFigures;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.instruments.bench.LinkState;
@@ -48,7 +48,7 @@ final class BenchPane extends VBox {
         this.model = model;
         setId("bench-pane");
         getStyleClass().add("list-pane");
-        Row add = Row.of();
+        ControlRow add = ControlRow.of();
         for (StandIn kind : StandIn.values()) {
             Button button = new Button("Add " + kind.words());
             button.setId("add-" + kind.code());
@@ -96,7 +96,7 @@ final class BenchPane extends VBox {
         Button aside = new Button("Set bay aside or use it again");
         aside.setId("bay-aside");
         aside.setOnAction(pressed -> setAside());
-        Row acts = Row.of(aside, remove, reference, recorrect.button());
+        ControlRow acts = ControlRow.of(aside, remove, reference, recorrect.button());
         getChildren().addAll(add, simulated, settings.node(), table, acts, figures, remark);
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);
         model.changesProperty()

@@ -15,7 +15,7 @@ import pentacell.core.school.Schools;
 import pentacell.core.school.TestSchool;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.SchoolChooser;
-import pentacell.desktop.kit.Row;
+import pentacell.desktop.kit.ControlRow;
 
 /// How the bench is run: clock of the stand-ins, standard conditions, hours somebody is there, the
 /// folder logs come into.
@@ -28,7 +28,7 @@ final class BenchSettings {
     private final TextField from = new TextField();
     private final TextField until = new TextField();
     private final TextField folder = new TextField();
-    private final Row row;
+    private final ControlRow row;
 
     /// @param address where an instrument is added
     /// @param remark says what is wrong with what was typed; empty when nothing is
@@ -69,7 +69,7 @@ final class BenchSettings {
         logs.folder().ifPresent(path -> folder.setText(path.toString()));
         folder.setOnAction(enter -> watch(logs));
         row =
-                Row.of(
+                ControlRow.of(
                         captioned("Instrument: name host:port", address),
                         captioned("Stand-ins' clock ×", speed),
                         captioned("Standard conditions", school),

@@ -27,11 +27,11 @@ import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.RunWords;
 import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.Axis;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.Scale;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.workshop.exchange.RunLogFiles;
@@ -92,7 +92,7 @@ final class CurvePane extends VBox {
                                 "Write samples",
                                 each.run().replace('#', '-') + ".csv",
                                 RunLogFiles.csv(each.log()))));
-        Row head = Row.of(title, Row.gap(), overCharge, overTime, csv);
+        ControlRow head = ControlRow.of(title, ControlRow.gap(), overCharge, overTime, csv);
         plot.setId("curve-plot");
         plot.getStyleClass().add("curve-plot");
         VBox.setVgrow(plot, Priority.ALWAYS);

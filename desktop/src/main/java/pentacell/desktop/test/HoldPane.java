@@ -15,8 +15,8 @@ import pentacell.core.school.Schools;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.SchoolChooser;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
@@ -54,7 +54,7 @@ final class HoldPane extends VBox {
                                 chosen -> "Hold test: " + chosen.name()));
         Label caption = new Label("School");
         caption.getStyleClass().add("caption");
-        Row head = Row.of(summary, Row.gap(), caption, school);
+        ControlRow head = ControlRow.of(summary, ControlRow.gap(), caption, school);
         VBox.setVgrow(table, Priority.ALWAYS);
         table.column("Cell", row -> row.test().cell().id().text());
         table.column("Place", row -> row.test().cell().place().map(Place::toString).orElse("–"));

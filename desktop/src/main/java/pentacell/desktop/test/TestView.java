@@ -12,8 +12,8 @@ import pentacell.desktop.frame.Command;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.QuickBar;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.PaneTabs;
-import pentacell.desktop.kit.Row;
 
 /// What Test shows: its panes and the quick line.
 final class TestView {
@@ -54,7 +54,7 @@ final class TestView {
     }
 
     private Node bar(List<Command> buttons) {
-        Row row = Row.of(tabs.row(), Row.gap());
+        ControlRow row = ControlRow.of(tabs.row(), ControlRow.gap());
         row.getStyleClass().add("station-bar");
         for (Command command : buttons) {
             Button button = new Button(command.words());

@@ -21,11 +21,11 @@ import pentacell.core.unit.Count;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
+import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
-import pentacell.desktop.kit.Row;
 import pentacell.desktop.kit.Scale;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.instruments.bench.LiveRun;
@@ -66,7 +66,7 @@ final class TimeSheet extends VBox {
         Button calendar = new Button("Write calendar");
         calendar.setId("write-calendar");
         calendar.setOnAction(pressed -> writeCalendar(files));
-        Row head = Row.of(finish, Row.gap(), calendar);
+        ControlRow head = ControlRow.of(finish, ControlRow.gap(), calendar);
         getChildren().addAll(head, more, hands, sheet);
         model.changesProperty().subscribe(count -> show());
         sceneProperty()

@@ -68,6 +68,14 @@ final class ThemeTest {
         assertEquals(colours("paper.css").keySet(), colours("shed.css").keySet());
     }
 
+    /// So that what fits in one theme fits in the other.
+    @ParameterizedTest
+    @ValueSource(strings = {"paper.css", "shed.css"})
+    void aThemeIsColoursAndNothingElse(String sheet) throws IOException {
+        String rules = text(sheet).replaceAll("(?s)/\\*.*?\\*/", "").strip();
+        assertTrue(rules.matches("\\.root \\{\\s*(-pc-[a-z-]+: #[0-9A-Fa-f]{6};\\s*)+}"), rules);
+    }
+
     @Test
     void coloursStandInTheThemeFilesOnly() throws IOException {
         assertTrue(

@@ -4,19 +4,16 @@ import java.util.Optional;
 import pentacell.core.measure.Analysis;
 import pentacell.core.measure.DcResistance;
 import pentacell.core.measure.Discharge;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /// Writes what a log says as JSON.
 public final class AnalysisFiles {
-    private static final JsonMapper JSON = JsonMapper.builder().build();
-
     private AnalysisFiles() {}
 
     /// The analysis of a log, with what could not be read of it.
     public static String summary(RunLog log, Analysis analysis) {
-        ObjectNode node = JSON.createObjectNode();
+        ObjectNode node = Json.object();
         Optional<Discharge> discharge = analysis.discharge();
         number(node, "dischargeCapacityMah", discharge.map(Discharge::milliampHours), 3);
         number(node, "dischargeEnergyWh", discharge.map(Discharge::wattHours), 6);
@@ -53,16 +50,10 @@ public final class AnalysisFiles {
                                 .put("what", problem.sentence()));
         ArrayNode notes = node.putArray("notes");
         log.notes().forEach(notes::add);
-        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(node) + "\n";
+        return Json.text(node);
     }
 
-    private static void number(ObjectNode node, String name, Optional<Double> value, int decimals) {
-        Optional<Double> finite = value.filter(Double::isFinite);
-        if (finite.isEmpty()) {
-            node.putNull(name);
-            return;
-        }
-        double power = Math.pow(10, decimals);
-        node.put(name, Math.rint(finite.get() * power) / power);
+    private static void number(ObjectNode node, String name, Optional<Double> value, int digits) {
+        Json.put(node, name, value.orElse(Double.NaN), digits);
     }
 }

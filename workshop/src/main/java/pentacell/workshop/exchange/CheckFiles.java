@@ -5,19 +5,16 @@ import java.util.Optional;
 import pentacell.workshop.logbook.FileCheck;
 import pentacell.workshop.logbook.Problem;
 import pentacell.workshop.logbook.Salvage;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /// What a look at a workshop file found, as JSON.
 public final class CheckFiles {
-    private static final JsonMapper JSON = new JsonMapper();
-
     private CheckFiles() {}
 
     /// A check as JSON: `whole`, `format`, `acts`, `facts`, `cells`, `state`, `problems`,
     /// `backups`, and `salvaged` when something was.
     public static String json(FileCheck check, Optional<Salvage.Saved> salvaged) {
-        ObjectNode root = JSON.createObjectNode();
+        ObjectNode root = Json.object();
         root.put("whole", check.isWhole());
         if (check.format().isPresent()) root.put("format", check.format().getAsLong());
         else root.putNull("format");
@@ -41,7 +38,7 @@ public final class CheckFiles {
             node.put("fromBackup", saved.fromCopy());
             put(node, "lost", saved.lost());
         } else root.putNull("salvaged");
-        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+        return Json.text(root);
     }
 
     private static void put(ObjectNode node, String name, List<Problem> problems) {

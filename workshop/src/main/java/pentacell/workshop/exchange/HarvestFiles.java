@@ -8,19 +8,16 @@ import pentacell.core.harvest.Diagnosis;
 import pentacell.core.harvest.HarvestYield;
 import pentacell.core.judgement.Reason;
 import pentacell.core.triage.WaitingForTest;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /// Diagnosis as JSON, yield and waiting list as CSV.
 public final class HarvestFiles {
-    private static final JsonMapper JSON = JsonMapper.builder().build();
-
     private HarvestFiles() {}
 
     /// A diagnosis as JSON: `signature`, `groups`, `advice`, `sureness`, `sentence`, `reasons`.
     public static String json(Diagnosis diagnosis) {
-        ObjectNode root = JSON.createObjectNode();
+        ObjectNode root = Json.object();
         root.put("signature", diagnosis.signature().code());
         ArrayNode groups = root.putArray("groups");
         diagnosis.groups().forEach(groups::add);
@@ -31,16 +28,11 @@ public final class HarvestFiles {
         for (Reason reason : diagnosis.reasons()) {
             ObjectNode node = reasons.addObject();
             node.put("rule", reason.rule().name().toLowerCase(Locale.ROOT).replace('_', '-'));
-            putFinite(node, "figure", reason.figure());
-            putFinite(node, "limit", reason.limit());
+            Json.put(node, "figure", reason.figure(), 6);
+            Json.put(node, "limit", reason.limit(), 6);
             node.put("sentence", reason.sentence().replace('\u00a0', ' '));
         }
-        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
-    }
-
-    private static void putFinite(ObjectNode node, String name, double value) {
-        if (Double.isFinite(value)) node.put(name, Math.rint(value * 1e6) / 1e6);
-        else node.putNull(name);
+        return Json.text(root);
     }
 
     /// Yield and cost as CSV; what is not known stays empty.

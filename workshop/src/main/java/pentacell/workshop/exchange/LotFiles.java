@@ -1,11 +1,11 @@
 package pentacell.workshop.exchange;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.match.Candidate;
+import pentacell.core.unit.NumberText;
 
 /// A lot of matchable cells as CSV, the table that the `match` command reads.
 public final class LotFiles {
@@ -40,10 +40,6 @@ public final class LotFiles {
 
     /// A measured number as short as it is.
     static String number(OptionalDouble value) {
-        return value.isPresent()
-                ? new BigDecimal(String.valueOf(value.getAsDouble()))
-                        .stripTrailingZeros()
-                        .toPlainString()
-                : "";
+        return value.isPresent() ? NumberText.plain(value.getAsDouble()) : "";
     }
 }

@@ -12,15 +12,13 @@ import pentacell.core.match.MatchFigures;
 import pentacell.core.match.MatchOutlook;
 import pentacell.core.match.MatchResult;
 import pentacell.core.match.TradeOff;
-import tools.jackson.databind.SerializationFeature;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /// A match as files: groups as CSV, figures as JSON, the trade-off curve as CSV.
 public final class MatchFiles {
-    private static final JsonMapper JSON =
-            JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+    /// Four say all that a measured figure holds.
+    private static final int DIGITS = 4;
 
     private MatchFiles() {}
 
@@ -42,16 +40,17 @@ public final class MatchFiles {
     /// @param elapsedMillis how long it took, in ms
     public static String summaryJson(MatchResult result, long elapsedMillis) {
         MatchFigures figures = result.figures();
-        ObjectNode json = JSON.createObjectNode();
+        ObjectNode json = Json.object();
         json.put("arrangement", result.rules().arrangement());
         json.put("selection", result.rules().selection().name().toLowerCase(Locale.ROOT));
-        json.put("usableCapacityMah", tidy(figures.usableMilliampHours()));
-        json.put("capacitySpreadMah", tidy(figures.spreadMilliampHours()));
-        json.put("capacitySpreadPct", tidy(figures.spreadPercent()));
-        json.put("capacityUpperBoundMah", tidy(result.bounds().usableMilliampHours()));
-        json.put("capacitySpreadLowerBoundMah", tidy(result.bounds().spreadMilliampHours()));
-        put(json, "groupResistanceSpreadPct", figures.resistanceSpreadPercent());
-        put(json, "maxWithinGroupIrSpreadMohm", figures.worstIrSpreadMilliohms());
+        Json.put(json, "usableCapacityMah", figures.usableMilliampHours(), DIGITS);
+        Json.put(json, "capacitySpreadMah", figures.spreadMilliampHours(), DIGITS);
+        Json.put(json, "capacitySpreadPct", figures.spreadPercent(), DIGITS);
+        Json.put(json, "capacityUpperBoundMah", result.bounds().usableMilliampHours(), DIGITS);
+        Json.put(
+                json, "capacitySpreadLowerBoundMah", result.bounds().spreadMilliampHours(), DIGITS);
+        Json.put(json, "groupResistanceSpreadPct", figures.resistanceSpreadPercent(), DIGITS);
+        Json.put(json, "maxWithinGroupIrSpreadMohm", figures.worstIrSpreadMilliohms(), DIGITS);
         json.put("cellsUsed", result.rules().cellsNeeded());
         json.put("cellsLeftOver", result.leftOver().size());
         json.put("ending", result.ending().name().toLowerCase(Locale.ROOT).replace('_', '-'));
@@ -62,12 +61,12 @@ public final class MatchFiles {
             MatchFigures.GroupFigures group = figures.groups().get(i);
             ObjectNode node = groups.addObject();
             node.put("group", i + 1);
-            node.put("capacityMah", tidy(group.milliampHours()));
-            put(node, "resistanceMohm", group.milliohms());
-            put(node, "irSpreadMohm", group.irSpreadMilliohms());
+            Json.put(node, "capacityMah", group.milliampHours(), DIGITS);
+            Json.put(node, "resistanceMohm", group.milliohms(), DIGITS);
+            Json.put(node, "irSpreadMohm", group.irSpreadMilliohms(), DIGITS);
             node.put("donors", group.donors());
         }
-        return JSON.writeValueAsString(json) + "\n";
+        return Json.text(json);
     }
 
     /// `max_ir_spread_mohm,usable_mah,spread_mah,worst_ir_spread_mohm,simulated_usable_mah,`
@@ -83,9 +82,12 @@ public final class MatchFiles {
                             number(OptionalDouble.of(figures.usableMilliampHours())),
                             number(OptionalDouble.of(figures.spreadMilliampHours())),
                             number(figures.worstIrSpreadMilliohms()),
-                            outlook.map(each -> String.valueOf(tidy(1000 * each.ampHours())))
+                            outlook.map(each ->
+                                            String.valueOf(
+                                                    Json.rounded(1000 * each.ampHours(), DIGITS)))
                                     .orElse(""),
-                            outlook.map(each -> String.valueOf(tidy(each.worstShare())))
+                            outlook.map(each ->
+                                            String.valueOf(Json.rounded(each.worstShare(), DIGITS)))
                                     .orElse("")));
         }
         return SafeCsv.text(
@@ -99,17 +101,7 @@ public final class MatchFiles {
                 lines);
     }
 
-    private static void put(ObjectNode node, String name, OptionalDouble value) {
-        if (value.isPresent()) node.put(name, tidy(value.getAsDouble()));
-        else node.putNull(name);
-    }
-
     private static String number(OptionalDouble value) {
-        return value.isPresent() ? String.valueOf(tidy(value.getAsDouble())) : "";
-    }
-
-    /// Four decimals say all that a measured figure holds.
-    private static double tidy(double value) {
-        return Math.round(value * 1e4) / 1e4;
+        return value.isPresent() ? String.valueOf(Json.rounded(value.getAsDouble(), DIGITS)) : "";
     }
 }

@@ -3,11 +3,11 @@ package pentacell.desktop.frame;
 import java.nio.file.Path;
 
 /// A workshop file while it is read: how far it is, told by one thread and asked by another.
-public final class Reading {
+public final class OpeningProgress {
     private final Path file;
     private volatile double share;
 
-    public Reading(Path file) {
+    public OpeningProgress(Path file) {
         this.file = file;
     }
 

@@ -10,45 +10,31 @@ import javafx.scene.layout.Region;
 /// Controls side by side, none of them ever cut: what does not fit goes on in the next line, and
 /// what is wider than a whole line wraps or shortens within it. A [#gap()] pushes what follows to
 /// the right.
-public final class Row extends FlowPane {
-    private static final Object GROWS = new Object();
-
+public final class ControlRow extends FlowPane {
     private final boolean isTight;
 
-    private Row(boolean isTight, List<Node> nodes) {
+    private ControlRow(boolean isTight, List<Node> nodes) {
         this.isTight = isTight;
         getStyleClass().add("controls");
         getChildren().addAll(nodes);
     }
 
     /// A row that takes the width it is given.
-    public static Row of(Node... nodes) {
-        return new Row(false, List.of(nodes));
+    public static ControlRow of(Node... nodes) {
+        return new ControlRow(false, List.of(nodes));
     }
 
     /// A row that asks for the width of its controls in one line.
-    public static Row tight(Node... nodes) {
-        return new Row(true, List.of(nodes));
+    public static ControlRow tight(Node... nodes) {
+        return new ControlRow(true, List.of(nodes));
     }
 
     /// An empty stretch that takes what its line leaves.
     public static Node gap() {
-        return growing(new Region());
+        return new Gap();
     }
 
-    /// Lets a node take what its line leaves.
-    public static <N extends Node> N growing(N node) {
-        node.getProperties().put(Row.class, GROWS);
-        return node;
-    }
-
-    private static boolean grows(Node node) {
-        return node.getProperties().get(Row.class) == GROWS;
-    }
-
-    private static boolean isGap(Node node) {
-        return grows(node) && node.getClass() == Region.class;
-    }
+    private static final class Gap extends Region {}
 
     @Override
     public Orientation getContentBias() {
@@ -88,7 +74,7 @@ public final class Row extends FlowPane {
     }
 
     private static double wanted(Node node, double room) {
-        if (isGap(node)) return 0;
+        if (node instanceof Gap) return 0;
         return Math.min(Math.ceil(Math.max(node.minWidth(-1), node.prefWidth(-1))), room);
     }
 
@@ -98,7 +84,7 @@ public final class Row extends FlowPane {
         double taken = 0;
         for (Node node : getManagedChildren()) {
             double wanted = wanted(node, room);
-            if (!line.isEmpty() && taken + getHgap() + wanted > room && !isGap(node)) {
+            if (!line.isEmpty() && taken + getHgap() + wanted > room && !(node instanceof Gap)) {
                 lines.add(line);
                 line = new ArrayList<>();
                 taken = 0;
@@ -113,7 +99,8 @@ public final class Row extends FlowPane {
     private static double heightOf(List<Node> line, double room) {
         double height = 0;
         for (Node node : line)
-            if (!isGap(node)) height = Math.max(height, node.prefHeight(wanted(node, room)));
+            if (!(node instanceof Gap))
+                height = Math.max(height, node.prefHeight(wanted(node, room)));
         return Math.ceil(height);
     }
 
@@ -125,11 +112,11 @@ public final class Row extends FlowPane {
             double height = heightOf(line, room);
             double taken = getHgap() * (line.size() - 1);
             for (Node node : line) taken += wanted(node, room);
-            long growing = line.stream().filter(Row::grows).count();
-            double extra = growing == 0 ? 0 : Math.max(0, room - taken) / growing;
+            long gaps = line.stream().filter(Gap.class::isInstance).count();
+            double extra = gaps == 0 ? 0 : Math.max(0, room - taken) / gaps;
             double x = snappedLeftInset();
             for (Node node : line) {
-                double width = wanted(node, room) + (grows(node) ? extra : 0);
+                double width = wanted(node, room) + (node instanceof Gap ? extra : 0);
                 double own = Math.min(height, node.prefHeight(width));
                 node.resizeRelocate(
                         snapPositionX(x), snapPositionY(y + (height - own) / 2), width, own);

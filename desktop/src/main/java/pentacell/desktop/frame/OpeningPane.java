@@ -10,33 +10,33 @@ import pentacell.core.unit.Quantity;
 
 /// Stands in the place of the stations while a workshop is read, so that none of them says that
 /// nothing is there yet.
-final class ReadingPane extends StackPane {
+final class OpeningPane extends StackPane {
     private final Label what = new Label();
     private final ProgressBar bar = new ProgressBar(0);
-    private Optional<Reading> reading = Optional.empty();
+    private Optional<OpeningProgress> reading = Optional.empty();
 
     /// Follows the reading from pulse to pulse.
     private final AnimationTimer timer =
             new AnimationTimer() {
                 @Override
                 public void handle(long now) {
-                    reading.ifPresent(ReadingPane.this::say);
+                    reading.ifPresent(OpeningPane.this::say);
                 }
             };
 
-    ReadingPane() {
-        setId("reading");
-        getStyleClass().add("reading");
-        what.setId("reading-what");
+    OpeningPane() {
+        setId("opening");
+        getStyleClass().add("opening");
+        what.setId("opening-what");
         what.getStyleClass().add("over-heading");
-        bar.setId("reading-progress");
+        bar.setId("opening-progress");
         VBox words = new VBox(what, bar);
-        words.getStyleClass().add("reading-words");
+        words.getStyleClass().add("opening-words");
         getChildren().add(words);
         setVisible(false);
     }
 
-    void begin(Reading begun) {
+    void begin(OpeningProgress begun) {
         reading = Optional.of(begun);
         say(begun);
         setVisible(true);
@@ -49,7 +49,7 @@ final class ReadingPane extends StackPane {
         timer.stop();
     }
 
-    private void say(Reading read) {
+    private void say(OpeningProgress read) {
         String share = read.share() > 0 ? " " + Quantity.PERCENT.text(100 * read.share(), 0) : "";
         what.setText("Reading " + read.file().getFileName() + " …" + share);
         bar.setProgress(read.share());
