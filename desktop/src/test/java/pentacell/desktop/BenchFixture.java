@@ -206,6 +206,12 @@ public final class BenchFixture implements AutoCloseable {
         hands.type(text);
     }
 
+    /// Opens the list of commands, types what is wanted, takes the first.
+    void command(String words) {
+        keys(KeyCode.CONTROL, KeyCode.K);
+        enter(words);
+    }
+
     public void click(String query) {
         hands.settle();
         Node node = robot.lookup(query).query();

@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.TableView;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -25,12 +24,8 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Trays;
-import pentacell.core.donor.Construction;
 import pentacell.core.donor.Donor;
-import pentacell.core.donor.DonorFact;
-import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.Donors;
-import pentacell.core.donor.Lot;
 import pentacell.core.donor.Purchases;
 import pentacell.core.grade.Standing;
 
@@ -43,16 +38,16 @@ final class HarvestStationTest {
         Path labels = folder.resolve("labels.pdf");
         try (BenchFixture bench = BenchFixture.open(folder.resolve("new.pentacell"))) {
             when(bench.files.whereTo(any(), any())).thenReturn(Optional.of(labels));
-            command(bench, "define model");
+            bench.command("define model");
             bench.type("Quill Q22\tICR19/66\t\t2150");
             bench.keys(KeyCode.ENTER);
             bench.await("the model", () -> !Catalogue.of(bench.state()).models().isEmpty());
-            command(bench, "add tray");
+            bench.command("add tray");
             bench.type("T1\t3\t6");
             bench.keys(KeyCode.ENTER);
             bench.await("the tray", () -> !Trays.of(bench.state()).all().isEmpty());
 
-            command(bench, "add lot");
+            bench.command("add lot");
             bench.type("\tlibrary clearing\t3\t18.50\tEUR\t4.2");
             bench.keys(KeyCode.ENTER);
             bench.await("the lot", () -> Purchases.of(bench.state()).lots().containsKey("K1"));
@@ -61,7 +56,7 @@ final class HarvestStationTest {
                     List.copyOf(Purchases.of(bench.state()).lots().values()).get(0).cost(),
                     1e-9);
 
-            command(bench, "add donor");
+            bench.command("add donor");
             addDonor(bench, "library dock", "3S2P");
             addDonor(bench, "library dock", "2S2P");
             addDonor(bench, "hedge trimmer", "4S1P");
@@ -117,7 +112,7 @@ final class HarvestStationTest {
                     Cells.of(bench.state()).all().values().stream()
                             .allMatch(c -> c.place().isPresent()));
 
-            command(bench, "intake: labels");
+            bench.command("intake: labels");
             bench.await("the labels", () -> bench.text("#label-summary").equals("12 labels"));
             bench.keys(KeyCode.TAB);
             pressButtonByKeyboard(bench, "#print-labels");
@@ -140,12 +135,6 @@ final class HarvestStationTest {
         return Donors.of(bench.state()).record(code).orElseThrow().donor();
     }
 
-    /// Opens the list of commands, types what is wanted, takes the first.
-    private static void command(BenchFixture bench, String words) {
-        bench.keys(KeyCode.CONTROL, KeyCode.K);
-        bench.enter(words);
-    }
-
     private static void addDonor(BenchFixture bench, String kind, String arrangement) {
         int before = Donors.of(bench.state()).described().size();
         bench.type("\t" + kind + "\t" + arrangement + "\t");
@@ -163,7 +152,7 @@ final class HarvestStationTest {
         int before = Cells.of(bench.state()).all().size();
         bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
         bench.enter(donor);
-        command(bench, "name cells");
+        bench.command("name cells");
         bench.type("\t" + faults);
         bench.keys(KeyCode.ENTER);
         bench.await("cells more", () -> Cells.of(bench.state()).all().size() > before);
@@ -301,29 +290,11 @@ final class HarvestStationTest {
     }
 
     @Test
-    void aDonorIsDescribedAnewUnderItsCode() throws Exception {
-        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
-            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
-            bench.enter("HT08");
-            command(bench, "edit donor");
-            bench.keys(KeyCode.CONTROL, KeyCode.A);
-            bench.type("saw pack\t");
-            bench.keys(KeyCode.CONTROL, KeyCode.A);
-            bench.enter("5S2P");
-            bench.await("saved", () -> donor(bench, "HT08").kind().equals("saw pack"));
-            assertEquals("5S2P", donor(bench, "HT08").arrangement().orElseThrow().toString());
-            assertEquals("Tessaly T30", donor(bench, "HT08").cellModel(), "the rest stays");
-            assertEquals(
-                    5, Donors.of(bench.state()).record("HT08").orElseThrow().groupVolts().size());
-        }
-    }
-
-    @Test
     void blemishesComeWithTheOutcome() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
             bench.enter("LD09");
-            command(bench, "name cells");
+            bench.command("name cells");
             bench.type("\t9s");
             assertTrue(bench.text("#cell-proposal").contains("the cells are 1 to 6"));
             bench.keys(KeyCode.CONTROL, KeyCode.A);
@@ -337,86 +308,5 @@ final class HarvestStationTest {
                             .contains(Blemish.DENT));
             assertEquals(Standing.OUT, standing(bench, "LD09-04"));
         }
-    }
-
-    @Test
-    void aReadingOfADonorIsStruckWithAReasonAndStaysToBeSeen() throws Exception {
-        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
-            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
-            bench.enter("LD08 p9.9");
-            bench.await("read", () -> record(bench, "LD08").packVolts().orElse(0) == 9.9);
-            long entry = record(bench, "LD08").lifeLine().getLast().sequence();
-            bench.click("#strike-" + entry);
-            bench.enter("");
-            assertEquals(9.9, record(bench, "LD08").packVolts().orElse(0), "not without a reason");
-            bench.enter("meter on the wrong lead");
-            bench.await("struck", () -> record(bench, "LD08").packVolts().orElse(0) == 11.44);
-            assertTrue(record(bench, "LD08").lifeLine().getLast().isStruck());
-            bench.keys(KeyCode.CONTROL, KeyCode.Z);
-            bench.await("back", () -> record(bench, "LD08").packVolts().orElse(0) == 9.9);
-        }
-    }
-
-    private static DonorRecord record(BenchFixture bench, String code) {
-        return Donors.of(bench.state()).record(code).orElseThrow();
-    }
-
-    @Test
-    void aLotIsDescribedAnewUnderItsCode() throws Exception {
-        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
-            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
-            bench.enter("LD08");
-            Lot before = lot(bench, "K2");
-            command(bench, "edit lot");
-            assertEquals("K2", bench.robot.lookup("#lot-code").queryAs(TextField.class).getText());
-            TextField packs = bench.robot.lookup("#lot-packs").queryAs(TextField.class);
-            bench.robot.interact(() -> packs.setText("12"));
-            bench.click("#lot-form-verb");
-            bench.await("saved", () -> lot(bench, "K2").packs() == 12);
-            assertEquals(before.price(), lot(bench, "K2").price());
-        }
-    }
-
-    private static Lot lot(BenchFixture bench, String code) {
-        return Optional.ofNullable(Purchases.of(bench.state()).lots().get(code)).orElseThrow();
-    }
-
-    @Test
-    void aPackOfPouchCellsIsLeftWhole() throws Exception {
-        try (BenchFixture bench = BenchFixture.open(folder.resolve("a.pentacell"))) {
-            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT1);
-            command(bench, "add donor");
-            addDonor(bench, "thin tablet", "1S1P");
-            bench.await("added", () -> Donors.of(bench.state()).record("TT01").isPresent());
-            Donor known = donor(bench, "TT01");
-            bench.robot.interact(() ->
-                    bench.bench
-                            .desk()
-                            .ledger()
-                            .log(
-                                    "pouch",
-                                    List.of(new DonorFact.DonorAdded(pouch(known))),
-                                    () -> {}));
-            bench.await("it says so", () -> bench.text("#diagnosis").contains("holds pouch cells"));
-            bench.robot.interact(() ->
-                    bench.stations()
-                            .filter(station -> station.number() == 1)
-                            .forEach(station -> station.showPane("Teardown")));
-            assertTrue(bench.written("#teardown-pane").contains("pierce"));
-            assertFalse(bench.isShown("#cell-count"));
-        }
-    }
-
-    private static Donor pouch(Donor known) {
-        return new Donor(
-                known.code(),
-                known.kind(),
-                known.cellModel(),
-                known.note(),
-                known.lot(),
-                known.arrangement(),
-                Optional.of(Construction.POUCH_CELLS),
-                Optional.empty(),
-                known.priceShare());
     }
 }
