@@ -7,6 +7,7 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.measure.CurrentSign.Convention;
 
@@ -85,5 +86,71 @@ final class CurrentSignTest {
         double[] volts = {3.95, 3.95, 3.85, 3.85, 3.95, 3.95};
         double[] amps = {0, 0, 1.5, 1.5, 0, 0};
         assertArrayEquals(new double[] {0, 0, -1.5, -1.5, 0, 0}, settled(volts, amps));
+    }
+
+    /// Stretches of ten samples: voltage from, to, and current as the instrument wrote it.
+    private static double[][] stretches(double... fromToAmps) {
+        double[] volts = new double[10 * fromToAmps.length / 3];
+        double[] amps = new double[volts.length];
+        for (int i = 0; i < volts.length; i++) {
+            int at = 3 * (i / 10);
+            volts[i] = fromToAmps[at] + (fromToAmps[at + 1] - fromToAmps[at]) * (i % 10) / 9;
+            amps[i] = fromToAmps[at + 2];
+        }
+        return new double[][] {volts, amps};
+    }
+
+    private static void assertConvention(Convention expected, double... fromToAmps) {
+        double[][] run = stretches(fromToAmps);
+        assertEquals(expected, conventionOf(run[0], run[1]));
+    }
+
+    @Test
+    void theVoltageTellsWhatASignMeans() {
+        // one sign alone: rising is charge, falling is discharge without a sign
+        assertConvention(Convention.DISCHARGE_NEGATIVE, 3.6, 4.1, 1);
+        assertConvention(Convention.NONE, 4.1, 3.6, 1);
+        assertConvention(Convention.DISCHARGE_NEGATIVE, 4.1, 3.6, -1);
+        assertConvention(Convention.DISCHARGE_POSITIVE, 3.6, 4.1, -1);
+        // both signs: what the voltage does most of
+        assertConvention(Convention.DISCHARGE_NEGATIVE, 3.6, 4.1, 1, 4.0, 3.5, -1);
+        assertConvention(Convention.DISCHARGE_POSITIVE, 3.6, 4.1, -1, 4.0, 3.5, 1);
+        assertConvention(Convention.DISCHARGE_POSITIVE, 3.6, 3.7, 1, 4.0, 3.2, 1, 3.4, 3.9, -1);
+        // what is as good as no current has no say
+        assertConvention(Convention.DISCHARGE_NEGATIVE, 4.1, 3.6, 0.009);
+        assertConvention(Convention.NONE, 4.1, 3.6, 0.011);
+        assertConvention(Convention.DISCHARGE_NEGATIVE, 4.1, 3.6, -0.009, 3.6, 4.0, 1);
+    }
+
+    @Test
+    void aStretchEndsWithItsCurrent() {
+        // a log without signs: charge, at once the discharge of twice the current, then rest
+        double[][] run = stretches(3.6, 4.1, 0.5, 4.0, 3.5, 1, 3.6, 3.6, 0);
+        double[] settled = settled(run[0], run[1]);
+        assertEquals(0.5, settled[9]);
+        assertEquals(-1, settled[10]);
+        assertEquals(-1, settled[19]);
+        assertEquals(0, settled[20]);
+        // a current that grows by a third is the same stretch, one that halves too
+        double[][] swings = stretches(4.1, 3.9, 1, 3.9, 3.95, 1.3, 3.95, 3.6, 0.6);
+        assertEquals(-1.3, settled(swings[0], swings[1])[15]);
+        assertEquals(-0.6, settled(swings[0], swings[1])[25]);
+    }
+
+    /// Where the voltage hardly moves, the jump from the rest before it tells.
+    @ParameterizedTest(name = "{0} V at rest, then {1} to {2} V")
+    @CsvSource({
+        "3.90, 3.85, 3.851, -1",
+        "3.90, 3.95, 3.949, 1",
+        "3.90, 3.85, 3.865, 1",
+        "3.90, 3.95, 3.935, -1",
+        "3.90, 3.85, 3.858, -1"
+    })
+    void aFlatStretchIsToldByItsJump(double rest, double from, double to, int sign) {
+        // behind it a clear discharge, so that the log has no signs at all
+        double[][] run = stretches(rest, rest, 0, from, to, 1, rest, rest, 0, 4.0, 3.0, 1);
+        double[] settled = settled(run[0], run[1]);
+        assertEquals(sign, settled[12]);
+        assertEquals(-1, settled[32]);
     }
 }
