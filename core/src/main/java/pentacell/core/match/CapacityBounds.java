@@ -10,7 +10,8 @@ import java.util.Arrays;
 /// large that its group must end above that share leaves less for the others: with the largest cell
 /// c₁ and the P − 1 weakest beside it that group holds at least L, and the other S − 1 groups share
 /// what is left. Peeling off the largest cells one by one in this way gives a bound each time; the
-/// smallest counts.
+/// smallest counts. Of unequal groups the smallest are the tightest: the k smallest hold no more
+/// than the strongest cells, as many as they take.
 ///
 /// Smallest spread. With no choice of cells, sums that cannot all be equal differ by at least one
 /// step of the capacities' resolution, and the group of the largest cell is at least L.
@@ -42,7 +43,7 @@ public record CapacityBounds(double usableMilliampHours, double spreadMilliampHo
         long total = Arrays.stream(rising).sum();
         int groups = sizes.length;
         long best = Math.floorDiv(total, groups);
-        if (!allEqual(sizes)) return best;
+        if (!allEqual(sizes)) return Math.min(best, ofSmallestGroups(rising, sizes));
         int size = sizes[0];
         long left = total;
         int largest = rising.length - 1;
@@ -52,6 +53,19 @@ public record CapacityBounds(double usableMilliampHours, double spreadMilliampHo
             left -= rising[largest--];
             for (int i = 1; i < size; i++) left -= rising[weakest++];
             best = Math.min(best, Math.floorDiv(left, rest));
+        }
+        return best;
+    }
+
+    /// The k smallest groups hold no more than the strongest cells, as many as they take.
+    private static long ofSmallestGroups(long[] rising, int[] sizes) {
+        int[] smallestFirst = Arrays.stream(sizes).sorted().toArray();
+        long best = Long.MAX_VALUE;
+        long held = 0;
+        int next = rising.length;
+        for (int groups = 1; groups <= sizes.length; groups++) {
+            for (int i = 0; i < smallestFirst[groups - 1]; i++) held += rising[--next];
+            best = Math.min(best, Math.floorDiv(held, groups));
         }
         return best;
     }

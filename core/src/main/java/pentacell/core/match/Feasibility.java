@@ -51,7 +51,9 @@ final class Feasibility {
         SplittableRandom random = new SplittableRandom(seed);
         for (Grouping start : broken) {
             // mending is a gamble and takes time: enough when there is something to begin with
-            if (keeping.size() >= 2 || !keeping.isEmpty() && stop.getAsBoolean()) break;
+            if (keeping.size() >= 2
+                    || !keeping.isEmpty() && (stop.getAsBoolean() || SparingSweep.isFor(lot)))
+                break;
             if (LimitRepair.mend(start, random)) keeping.add(start);
         }
         return keeping;

@@ -164,8 +164,8 @@ final class Grouping {
             countModel(b, y, -1);
             countModel(b, x, 1);
         }
-        if (a != shelf) findExtremes(a);
-        if (b != shelf) findExtremes(b);
+        if (a != shelf) changeExtremes(a, x, y);
+        if (b != shelf) changeExtremes(b, y, x);
     }
 
     private void countModel(int group, int cell, int change) {
@@ -175,6 +175,43 @@ final class Grouping {
         modelCount[group][model] = before + change;
         if (before == 0) distinctModels[group]++;
         else if (before + change == 0) distinctModels[group]--;
+    }
+
+    /// Sees to the extremes of a group that one cell has left for another: mostly the one was none
+    /// of them, and the other is only held against them.
+    private void changeExtremes(int group, int gone, int come) {
+        if (!lot.limitsIrSpread()) return;
+        double left = lot.milliohms(gone);
+        if (left <= secondLow[group] || left >= secondHigh[group]) {
+            findExtremes(group);
+            return;
+        }
+        double r = lot.milliohms(come);
+        if (r < low[group]) {
+            secondLow[group] = low[group];
+            low[group] = r;
+        } else if (r < secondLow[group]) secondLow[group] = r;
+        if (r > high[group]) {
+            secondHigh[group] = high[group];
+            high[group] = r;
+        } else if (r > secondHigh[group]) secondHigh[group] = r;
+    }
+
+    /// Lets three cells of three groups change places in a ring: the second goes where the first
+    /// was, the third where the second was, the first where the third was.
+    void rotate(int x, int y, int z) {
+        swap(x, y);
+        swap(x, z);
+    }
+
+    /// Whether [#rotate] breaks no limit and makes no broken one worse.
+    boolean mayRotate(int x, int y, int z) {
+        return !lot.isLocked(x)
+                && !lot.isLocked(y)
+                && !lot.isLocked(z)
+                && mayTake(groupOf[x], x, y)
+                && mayTake(groupOf[y], y, z)
+                && mayTake(groupOf[z], z, x);
     }
 
     private void findExtremes(int group) {

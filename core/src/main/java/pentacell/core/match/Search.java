@@ -2,12 +2,14 @@ package pentacell.core.match;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import pentacell.core.match.Annealing.Cooling;
 import pentacell.core.match.Annealing.Window;
 import pentacell.core.match.MatchResult.Ending;
 import pentacell.core.match.SearchWatch.Progress;
@@ -24,12 +26,26 @@ final class Search {
     private static final int MOST_PROPOSALS = 200_000;
     private static final int PROPOSALS_PER_CELL = 5_000;
     private static final int LEAST_ROUNDS_WITHOUT_GAIN = 6;
+    private static final double LAST_REACH_TICKS = 0.447;
+
+    /// Under a limit on IR walks are longer, and longer still while nothing is gained.
+    private static final int MOST_NEAR_PROPOSALS = 600_000;
+
+    private static final int MOST_TIMES_LONGER = 16;
+    private static final double LAST_NEAR_REACH_MILLIAMP_HOURS = 3;
+
+    /// How far each worker roams, in standard deviations of the lot, and which part of the way to
+    /// the bound it asks for.
+    private static final double[] NEAR_REACH = {0.25, 0.5, 1, 2};
+
+    private static final double[] NEAR_PART = {1, 0.5, 1, 0.5};
 
     private final CandidateTable lot;
     private final Selection selection;
     private final CapacityBounds.InTicks bounds;
     private final SearchEffort effort;
     private final SearchWatch watch;
+    private final Optional<ResistanceRow> row;
     private Grouping best;
     private Score bestScore;
     private Ending ending = Ending.SEARCHED;
@@ -46,6 +62,7 @@ final class Search {
         this.bounds = bounds;
         this.effort = effort;
         this.watch = watch;
+        this.row = lot.limitsIrSpread() ? Optional.of(new ResistanceRow(lot)) : Optional.empty();
         this.best = first;
         this.bestScore = Score.of(first);
     }
@@ -84,23 +101,36 @@ final class Search {
         SplittableRandom seeds = new SplittableRandom(effort.seed());
         int patience = Math.max(LEAST_ROUNDS_WITHOUT_GAIN, effort.rounds() / 2);
         int withoutGain = 0;
-        for (int round = 1; round <= effort.rounds() && withoutGain < patience; round++) {
+        int length = 1;
+        for (int round = 1; round <= effort.rounds() && withoutGain < patience; round += length) {
             watch.searched(progress(round));
             if (bestScore.isProven(bounds, selection)) break;
             if (watch.stop()) {
                 ending = Ending.CUT_SHORT;
                 break;
             }
-            List<Callable<Grouping>> tasks = new ArrayList<>();
-            for (int worker = 0; worker < WORKERS; worker++) {
-                int number = worker;
-                SplittableRandom random = seeds.split();
-                Grouping from = best.copy();
-                tasks.add(() -> searchFrom(from, number, random));
-            }
-            withoutGain = keepBest(workers, tasks) ? 0 : withoutGain + 1;
+            length = Math.min(length(withoutGain), effort.rounds() - round + 1);
+            boolean gained = keepBest(workers, tasks(seeds, length));
+            withoutGain = gained ? 0 : withoutGain + length;
         }
         if (bestScore.isFirstAimProven(bounds, selection)) ending = Ending.PROVEN_BEST;
+    }
+
+    /// How many rounds' work goes into the next walks: under a limit on IR the more, the longer
+    /// nothing was gained.
+    private int length(int withoutGain) {
+        return row.isPresent() ? Math.clamp(withoutGain, 1, MOST_TIMES_LONGER) : 1;
+    }
+
+    private List<Callable<Grouping>> tasks(SplittableRandom seeds, int timesLonger) {
+        List<Callable<Grouping>> tasks = new ArrayList<>();
+        for (int worker = 0; worker < WORKERS; worker++) {
+            int number = worker;
+            SplittableRandom random = seeds.split();
+            Grouping from = best.copy();
+            tasks.add(() -> searchFrom(from, number, timesLonger, random));
+        }
+        return tasks;
     }
 
     private boolean keepBest(ExecutorService workers, List<Callable<Grouping>> work)
@@ -125,13 +155,16 @@ final class Search {
         }
     }
 
-    private Grouping searchFrom(Grouping from, int worker, SplittableRandom random) {
-        // the first worker asks for the least gain and stays near, the last asks for all and roams
-        // far
-        double reach = lot.sigmaTicks() * Math.pow(0.5, 4 - worker + random.nextInt(3));
-        int proposals = Math.min(MOST_PROPOSALS, PROPOSALS_PER_CELL * lot.size());
-        Annealing annealing = new Annealing(from, selection, random);
-        annealing.run(score -> windowBeyond(score, worker, random), reach, proposals);
+    private Grouping searchFrom(
+            Grouping from, int worker, int timesLonger, SplittableRandom random) {
+        Cooling cooling =
+                row.isPresent() ? nearCooling(worker, timesLonger) : anyCooling(worker, random);
+        Moves moves =
+                row.isPresent()
+                        ? new NearMoves(from, random, row.get())
+                        : new AnySwaps(from, random);
+        Annealing annealing = new Annealing(from, moves, selection);
+        annealing.run(score -> windowBeyond(score, worker, random), cooling, watch::stop);
         Grouping found = annealing.best();
         Levelling.level(found, selection, watch::stop);
         return Score.of(found).isBetterThan(annealing.bestScore(), selection)
@@ -139,11 +172,29 @@ final class Search {
                 : annealing.best();
     }
 
+    /// The first worker asks for the least gain and stays near, the last asks for all and roams
+    /// far.
+    private Cooling anyCooling(int worker, SplittableRandom random) {
+        double reach = lot.sigmaTicks() * Math.pow(0.5, 4 - worker + random.nextInt(3));
+        return new Cooling(
+                reach, LAST_REACH_TICKS, Math.min(MOST_PROPOSALS, PROPOSALS_PER_CELL * lot.size()));
+    }
+
+    private Cooling nearCooling(int worker, int timesLonger) {
+        return new Cooling(
+                NEAR_REACH[worker] * lot.sigmaTicks(),
+                LAST_NEAR_REACH_MILLIAMP_HOURS * lot.ticksPerMilliampHour(),
+                timesLonger * Math.min(MOST_NEAR_PROPOSALS, PROPOSALS_PER_CELL * lot.size()));
+    }
+
     /// What a worker asks for when the best so far is `score`.
     private Window windowBeyond(Score score, int worker, SplittableRandom random) {
         boolean firstAimDone = score.isFirstAimProven(bounds, selection);
         long narrower = share(score.spread() - 1, bounds.spread(), worker);
-        long higher = -share(-(score.usable() + 1), -bounds.usable(), worker);
+        long higher =
+                row.isPresent()
+                        ? score.usable() + nearStep(score, worker)
+                        : -share(-(score.usable() + 1), -bounds.usable(), worker);
         return switch (selection) {
             case ALL -> around(narrower, mean(0), random);
             case STRONGEST ->
@@ -155,6 +206,10 @@ final class Search {
                             ? new Window(higher, higher + score.spread())
                             : around(narrower, mean(worker == 0 ? 0 : random.nextDouble()), random);
         };
+    }
+
+    private long nearStep(Score score, int worker) {
+        return Math.max(1, Math.round(NEAR_PART[worker] * (bounds.usable() - score.usable())));
     }
 
     /// A goal between the smallest step and the bound: the step, an eighth, half, all of the way.

@@ -2,6 +2,7 @@ package pentacell.core.match;
 
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
@@ -16,10 +17,12 @@ import java.util.stream.IntStream;
 /// by bisection under the proven bound; from either end of the row, with steep and with flat
 /// weights, from the cells that the bound itself would use and from all.
 final class SparingSweep {
-    private static final double[] STEEPNESS = {1, 4};
-    private static final int BISECTIONS = 14;
-    private static final int THETA_BISECTIONS = 12;
+    private static final double[] STEEPNESS = {0.3, 1};
+    private static final int THETA_BISECTIONS = 10;
     private static final double LEAST_SHARE_OF_BOUND = 0.9;
+
+    /// Bars are told apart to this share of the bound; the search does the rest.
+    private static final double FINENESS = 2e-5;
 
     private final CandidateTable lot;
     private final BooleanSupplier stop;
@@ -31,15 +34,18 @@ final class SparingSweep {
         size = lot.groupSizes()[0];
     }
 
-    /// The group of each cell, or empty where it does not apply (no limit on IR, far too many
-    /// cells, locks, a cap on models, unequal groups) or fills no bar.
+    /// Whether it applies: a limit on IR, not far too many cells, no locks, no cap on models, equal
+    /// groups.
+    static boolean isFor(CandidateTable lot) {
+        boolean equalSizes = Arrays.stream(lot.groupSizes()).distinct().count() == 1;
+        return LimitedBound.isFor(lot) && !lot.hasLocks() && !lot.limitsModels() && equalSizes;
+    }
+
+    /// The group of each cell, or empty where it does not apply or fills no bar.
     ///
     /// @param bound no smallest group is above this, in ticks
     static Optional<int[]> of(CandidateTable lot, long bound, BooleanSupplier stop) {
-        boolean equalSizes = Arrays.stream(lot.groupSizes()).distinct().count() == 1;
-        if (!LimitedBound.isFor(lot) || lot.hasLocks() || lot.limitsModels() || !equalSizes)
-            return Optional.empty();
-        return new SparingSweep(lot, stop).best(bound);
+        return isFor(lot) ? new SparingSweep(lot, stop).best(bound) : Optional.empty();
     }
 
     private Optional<int[]> best(long bound) {
@@ -48,24 +54,24 @@ final class SparingSweep {
         boolean[] used = LimitedBound.usedAt(lot, bound);
         Optional<int[]> best = Optional.empty();
         long reached = (long) (LEAST_SHARE_OF_BOUND * bound);
-        for (boolean[] cells : new boolean[][] {used, all})
-            for (double steepness : STEEPNESS)
-                for (boolean mirrored : new boolean[] {false, true}) {
-                    int[] row = row(cells, mirrored);
+        long fineness = Math.max(1, (long) (FINENESS * bound));
+        for (boolean[] cells : new boolean[][] {all, used}) {
+            for (int[] row : List.of(row(cells, true), row(cells, false)))
+                for (double steepness : STEEPNESS) {
                     // a bar that is not over what is reached already is not worth a search
-                    long low = reached + 1;
                     long high = bound;
-                    for (int i = 0; i < BISECTIONS && low <= high; i++) {
-                        long bar = i == 0 ? low : (low + high + 1) >>> 1;
+                    for (long bar = reached + 1; bar <= high; bar = (reached + high + 1) >>> 1) {
                         Optional<int[]> found = sweep(row, steepness, bar);
                         if (found.isPresent()) {
                             best = found;
                             reached = bar;
-                            low = bar + 1;
-                        } else high = bar - 1;
+                        } else if (bar == reached + 1) break;
+                        else high = bar - 1;
+                        if (high - reached < fineness) break;
                         if (stop.getAsBoolean()) return best;
                     }
                 }
+        }
         return best;
     }
 
@@ -80,61 +86,78 @@ final class SparingSweep {
     }
 
     private Optional<int[]> sweep(int[] row, double steepness, long bar) {
-        int[] groupOf = new int[lot.size()];
-        Arrays.fill(groupOf, lot.groups());
-        StrongestOf window = new StrongestOf(lot);
-        int group = 0;
-        int end = 0;
-        int from = 0;
-        while (from < row.length && group < lot.groups()) {
-            if (groupOf[row[from]] < lot.groups()) {
-                from++;
-                continue;
-            }
-            double begin = lot.milliohms(row[from]);
-            while (end < row.length
-                    && Math.abs(lot.milliohms(row[end]) - begin) <= lot.maxIrSpread() + 1e-9)
-                window.add(row[end++]);
-            if (window.count() < size || window.sum(size) < bar) {
-                window.remove(row[from++]);
-                continue;
-            }
-            for (int cell : sparing(row, from, end, groupOf, steepness, bar)) {
-                groupOf[cell] = group;
-                window.remove(cell);
-            }
-            group++;
-        }
-        return group == lot.groups() ? Optional.of(groupOf) : Optional.empty();
+        Front front = new Front(row);
+        for (int group = 0; group < lot.groups(); group++)
+            if (!front.fill(group, steepness, bar)) return Optional.empty();
+        return Optional.of(front.groupOf);
     }
 
-    /// A group's worth of free cells of a window that just reaches the bar.
-    private int[] sparing(int[] row, int from, int end, int[] groupOf, double steepness, long bar) {
-        int[] free =
-                Arrays.stream(row, from, end)
-                        .filter(cell -> groupOf[cell] == lot.groups())
-                        .toArray();
-        double begin = lot.milliohms(row[from]);
-        double[] late = new double[free.length];
-        double[] strength = new double[free.length];
-        for (int i = 0; i < free.length; i++) {
-            double place =
-                    Math.abs(lot.milliohms(free[i]) - begin) / Math.max(1e-9, lot.maxIrSpread());
-            late[i] = Math.pow(place, steepness);
-            strength[i] = (double) lot.ticks(free[i]) / lot.ticks(0);
+    /// Where a sweep stands: the window that begins at the first free cell of a row.
+    private final class Front {
+        private final int[] row;
+        private final int[] groupOf = new int[lot.size()];
+        private final StrongestOf window = new StrongestOf(lot);
+        private int from;
+        private int end;
+
+        Front(int[] row) {
+            this.row = row;
+            Arrays.fill(groupOf, lot.groups());
         }
-        double low = 0;
-        double high = 1;
-        int[] taken = heaviest(free, late, strength, 1);
-        for (int i = 0; i < THETA_BISECTIONS; i++) {
-            double theta = (low + high) / 2;
-            int[] tried = heaviest(free, late, strength, theta);
-            if (Arrays.stream(tried).mapToLong(lot::ticks).sum() >= bar) {
-                taken = tried;
-                high = theta;
-            } else low = theta;
+
+        /// Fills a group to the bar; false when no window can do so any more.
+        boolean fill(int group, double steepness, long bar) {
+            for (; from < row.length; from++) {
+                if (!isFree(row[from])) continue;
+                double begin = lot.milliohms(row[from]);
+                while (end < row.length
+                        && Math.abs(lot.milliohms(row[end]) - begin) <= lot.maxIrSpread() + 1e-9)
+                    window.add(row[end++]);
+                if (window.count() >= size && window.sum(size) >= bar) {
+                    for (int cell : sparing(steepness, bar)) {
+                        groupOf[cell] = group;
+                        window.remove(cell);
+                    }
+                    return true;
+                }
+                window.remove(row[from]);
+            }
+            return false;
         }
-        return taken;
+
+        private boolean isFree(int cell) {
+            return groupOf[cell] == lot.groups();
+        }
+
+        private int[] sparing(double steepness, long bar) {
+            double begin = lot.milliohms(row[from]);
+            int count = window.count();
+            int[] free = new int[count];
+            double[] late = new double[count];
+            double[] strength = new double[count];
+            int next = 0;
+            for (int i = from; i < end; i++) {
+                int cell = row[i];
+                if (!isFree(cell)) continue;
+                double place =
+                        Math.abs(lot.milliohms(cell) - begin) / Math.max(1e-9, lot.maxIrSpread());
+                free[next] = cell;
+                late[next] = steepness == 1 ? place : Math.pow(place, steepness);
+                strength[next++] = (double) lot.ticks(cell) / lot.ticks(0);
+            }
+            double low = 0;
+            double high = 1;
+            int[] taken = heaviest(free, late, strength, 1);
+            for (int i = 0; i < THETA_BISECTIONS; i++) {
+                double theta = (low + high) / 2;
+                int[] tried = heaviest(free, late, strength, theta);
+                if (Arrays.stream(tried).mapToLong(lot::ticks).sum() >= bar) {
+                    taken = tried;
+                    high = theta;
+                } else low = theta;
+            }
+            return taken;
+        }
     }
 
     private int[] heaviest(int[] free, double[] late, double[] strength, double theta) {
@@ -144,9 +167,32 @@ final class SparingSweep {
             double weight = theta * strength[i] - (1 - theta) * late[i];
             keys[i] = ((long) ((2 - weight) * (1L << 28)) << 32) | i;
         }
-        Arrays.sort(keys);
+        bringLeastToFront(keys, size);
         int[] heaviest = new int[size];
         for (int i = 0; i < size; i++) heaviest[i] = free[(int) keys[i]];
         return heaviest;
+    }
+
+    /// Puts the `count` least keys first, in any order (Hoare's selection).
+    private static void bringLeastToFront(long[] keys, int count) {
+        int from = 0;
+        int to = keys.length - 1;
+        while (from < to) {
+            long pivot = keys[(from + to) >>> 1];
+            int i = from;
+            int j = to;
+            while (i <= j) {
+                while (keys[i] < pivot) i++;
+                while (keys[j] > pivot) j--;
+                if (i <= j) {
+                    long key = keys[i];
+                    keys[i++] = keys[j];
+                    keys[j--] = key;
+                }
+            }
+            if (count <= j + 1) to = j;
+            else if (count > i) from = i;
+            else return;
+        }
     }
 }

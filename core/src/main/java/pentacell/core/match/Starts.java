@@ -18,7 +18,8 @@ final class Starts {
             Windows.cut(lot)
                     .filter(cut -> keepsLocks(lot, cut))
                     .ifPresent(cut -> starts.add(new Grouping(lot, cut)));
-        Windows.cutStrongest(lot, stop).ifPresent(cut -> starts.add(new Grouping(lot, cut)));
+        if (!SparingSweep.isFor(lot) || selection != Selection.STRONGEST)
+            Windows.cutStrongest(lot, stop).ifPresent(cut -> starts.add(new Grouping(lot, cut)));
         int leftOut = lot.size() - lot.cellsNeeded();
         int tries = selection == Selection.TIGHTEST ? Math.min(leftOut, 8) : 0;
         for (int i = 0; i <= tries; i++) {
