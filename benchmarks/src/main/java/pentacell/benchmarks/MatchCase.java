@@ -74,7 +74,8 @@ record MatchCase(Kind kind, List<Candidate> cells, MatchRules rules) {
                                 Optional.of(Chemistry.NMC),
                                 OptionalDouble.of(2200),
                                 "",
-                                false));
+                                false,
+                                1));
             }
             return lot;
         }

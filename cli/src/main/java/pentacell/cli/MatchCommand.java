@@ -43,7 +43,8 @@ import picocli.CommandLine.Option;
         description = "Matches the cells of a table into groups of equal capacity.",
         footer = {
             "",
-            "LOT.csv has at least cell_id and capacity_mah; also read: ir_mohm, model, donor, chemistry, rated_mah, location.",
+            "LOT.csv has at least cell_id and capacity_mah; also read: ir_mohm, model, donor, chemistry, rated_mah, location, count.",
+            "A line with a count above 1 is a unit of so many cans that stay together; its capacity and IR are the unit's, limits on IR look at a can.",
             "The summary goes to standard output unless --summary names a file.",
             "",
             "Example:",

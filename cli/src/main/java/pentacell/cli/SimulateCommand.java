@@ -129,18 +129,29 @@ final class SimulateCommand implements Callable<Integer> {
         }
         LockCsv grouping = LockCsv.read(groupsFile);
         problems.addAll(grouping.problems());
-        Map<CellId, CircuitCell> lot = lot(curve, grouping, problems);
+        Map<CellId, List<CircuitCell>> lot = lot(curve, grouping, problems);
         List<List<CellId>> groups = groups(grouping, problems);
         PrintWriter errors = spec.commandLine().getErr();
         problems.forEach(problem -> errors.println(problem.text()));
         if (!problems.isEmpty()) return Exit.UNREADABLE_INPUT;
+        // every can of a unit is a cell of the circuit
+        List<List<CellId>> cans =
+                groups.stream()
+                        .map(group ->
+                                group.stream()
+                                        .flatMap(id -> cans(lot, id).stream().map(each -> id))
+                                        .toList())
+                        .toList();
         List<List<String>> lines = new ArrayList<>();
         Discharged outcome;
         try {
             outcome =
                     PackSimulation.discharge(
                             groups.stream()
-                                    .map(group -> group.stream().map(lot::get).toList())
+                                    .map(group ->
+                                            group.stream()
+                                                    .flatMap(id -> cans(lot, id).stream())
+                                                    .toList())
                                     .toList(),
                             curve,
                             drawn,
@@ -153,7 +164,7 @@ final class SimulateCommand implements Callable<Integer> {
             throw Usage.wrong(spec, endless.getMessage() + "; take a larger load or --step");
         }
         if (out != null) SafeCsv.write(out, SafeCsv.text(header(groups.size()), lines));
-        Result.give(spec, summary, SimulationFiles.json(outcome, groups));
+        Result.give(spec, summary, SimulationFiles.json(outcome, cans));
         return Exit.DONE;
     }
 
@@ -173,7 +184,7 @@ final class SimulateCommand implements Callable<Integer> {
     }
 
     /// The cells of the groups as parts of a circuit.
-    private Map<CellId, CircuitCell> lot(
+    private Map<CellId, List<CircuitCell>> lot(
             VoltageCurve curve, LockCsv grouping, List<Problem> problems) {
         Map<CellId, CellRow> rows = new HashMap<>();
         CellTable table =
@@ -188,7 +199,7 @@ final class SimulateCommand implements Callable<Integer> {
         TestedCsv tested = TestedCsv.read(cells);
         problems.addAll(tested.problems());
         String name = String.valueOf(cells.getFileName());
-        Map<CellId, CircuitCell> lot = new HashMap<>();
+        Map<CellId, List<CircuitCell>> lot = new HashMap<>();
         for (CellId id : grouping.locks().keySet()) {
             Optional<CellRow> row = Optional.ofNullable(rows.get(id));
             if (row.isEmpty()) {
@@ -212,12 +223,12 @@ final class SimulateCommand implements Callable<Integer> {
             double ohms = row.get().milliohms().getAsDouble() / 1000;
             try {
                 TestedCsv.Test test = tested.tests().get(id);
-                lot.put(
-                        id,
+                CircuitCell whole =
                         test == null
                                 ? new CircuitCell(ampHours, ohms)
                                 : CircuitCell.measured(
-                                        curve, ampHours, ohms, test.amps(), test.endVolts()));
+                                        curve, ampHours, ohms, test.amps(), test.endVolts());
+                lot.put(id, whole.cans(row.get().count()));
             } catch (IllegalArgumentException wrong) {
                 problems.add(
                         new Problem(
@@ -225,6 +236,10 @@ final class SimulateCommand implements Callable<Integer> {
             }
         }
         return lot;
+    }
+
+    private static List<CircuitCell> cans(Map<CellId, List<CircuitCell>> lot, CellId id) {
+        return lot.getOrDefault(id, List.of());
     }
 
     private List<List<CellId>> groups(LockCsv grouping, List<Problem> problems) {

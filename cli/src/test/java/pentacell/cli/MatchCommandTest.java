@@ -250,6 +250,39 @@ final class MatchCommandTest {
         assertTrue(out.contains("\"usableCapacityMah\" : 2000"), out);
     }
 
+    /// A welded pair is one id and fills two places; its 25 mΩ are two cans of 50.
+    @Test
+    void aUnitFillsAsManyPlacesAsItHasCans() throws IOException {
+        Path lot =
+                Files.writeString(
+                        folder.resolve("lot.csv"),
+                        "cell_id,capacity_mah,ir_mohm,count\nP,4200,25,2\nA,2100,50,1\nB,2100,50,\nC,2000,60,1\n");
+        Path groups = folder.resolve("g.csv");
+        assertEquals(
+                0,
+                run(
+                        "--cells",
+                        lot.toString(),
+                        "--series",
+                        "2",
+                        "--parallel",
+                        "2",
+                        "--max-ir-spread",
+                        "1",
+                        "--out",
+                        groups.toString()),
+                err);
+        assertTrue(out.contains("\"usableCapacityMah\" : 4200"), out);
+        assertTrue(out.contains("\"maxWithinGroupIrSpreadMohm\" : 0"), out);
+        assertEquals(4, Files.readAllLines(groups).size(), "three ids under a head");
+        Path odd =
+                Files.writeString(
+                        folder.resolve("odd.csv"), "cell_id,capacity_mah,count\nP,4200,2.5\n");
+        assertEquals(4, run("--cells", odd.toString(), "--series", "1", "--parallel", "1"));
+        assertTrue(
+                err.contains("odd.csv:2: column 3 \"count\": \"2.5\" is no number of cans"), err);
+    }
+
     @Test
     void helpHasAnExample() {
         assertEquals(0, run("--help"));

@@ -99,6 +99,24 @@ final class SimulateCommandTest {
         assertEquals(0.5, json.get("groups").get(0).get("leftAh").asDouble(), 1e-6);
     }
 
+    /// A pair of 25 mΩ and 4 Ah is two cells of 50 mΩ and 2 Ah, share for share.
+    @Test
+    void aUnitIsItsCans() throws IOException {
+        pack();
+        write("g.csv", "cell_id,group\nA,1\nB,1\nC,1\n");
+        write("lot.csv", "cell_id,capacity_mah,ir_mohm\nA,2000,50\nB,2000,50\nC,1500,90\n");
+        assertEquals(0, run("--load", "4A", "--ocv", file("line.csv")), err.toString());
+        JsonNode cells = JsonMapper.shared().readTree(out.toString());
+        out.getBuffer().setLength(0);
+        write("g.csv", "cell_id,group\nP,1\nC,1\n");
+        write("lot.csv", "cell_id,capacity_mah,ir_mohm,count\nP,4000,25,2\nC,1500,90,1\n");
+        assertEquals(0, run("--load", "4A", "--ocv", file("line.csv")), err.toString());
+        JsonNode unit = JsonMapper.shared().readTree(out.toString());
+        for (String name : List.of("usableAh", "worstCellCurrentShare", "heatWh"))
+            assertEquals(cells.get(name).asDouble(), unit.get(name).asDouble(), 1e-9, name);
+        assertEquals("P", unit.get("worstCell").asString());
+    }
+
     @Test
     void ourOwnCurvesAreUsedWithoutOne() throws IOException {
         pack();

@@ -1,5 +1,8 @@
 package pentacell.core.circuit;
 
+import java.util.Collections;
+import java.util.List;
+
 /// A cell as a part of a circuit.
 ///
 /// @param ampHours its whole charge, from full to empty, in Ah
@@ -32,5 +35,10 @@ public record CircuitCell(double ampHours, double ohms) {
                     "a discharge at %s A does not begin: full, the cell is at %s V already"
                             .formatted(testAmps, testEndVolts));
         return new CircuitCell(measuredAmpHours / (1 - left), ohms);
+    }
+
+    /// The cans of a unit with the figures of this whole, all alike.
+    public List<CircuitCell> cans(int count) {
+        return Collections.nCopies(count, new CircuitCell(ampHours / count, ohms * count));
     }
 }

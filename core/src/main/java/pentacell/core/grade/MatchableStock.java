@@ -87,6 +87,7 @@ public record MatchableStock(
                 model.map(CellModel::chemistry),
                 CellModel.ratedOf(model),
                 cell.place().map(Place::toString).orElse(""),
-                Grader.isRescued(cell, model));
+                Grader.isRescued(cell, model),
+                1);
     }
 }

@@ -1,22 +1,25 @@
 package pentacell.core.match;
 
+import java.util.Collection;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.unit.Limit;
 
-/// A cell that may go into a pack, with what a match looks at.
+/// A cell that may go into a pack, with what a match looks at; or a *unit*, cells that stay
+/// together such as a welded pair, with the figures of the whole.
 ///
-/// @param id the cell
+/// @param id the cell or unit
 /// @param milliampHours measured capacity in mAh, above 0 and at most 100000
 /// @param milliohms internal resistance in mΩ, when measured
 /// @param model name of its model, empty when not known
 /// @param donor code of its donor, empty when not known
 /// @param chemistry chemistry, when known
-/// @param ratedMilliampHours rated minimum capacity in mAh, when known
+/// @param ratedMilliampHours rated minimum capacity of one can in mAh, when known
 /// @param location where it lies, in words
 /// @param isRescued whether it was deeply discharged once
+/// @param count cans in it, 1 to 1000
 public record Candidate(
         CellId id,
         double milliampHours,
@@ -26,15 +29,39 @@ public record Candidate(
         Optional<Chemistry> chemistry,
         OptionalDouble ratedMilliampHours,
         String location,
-        boolean isRescued) {
+        boolean isRescued,
+        int count) {
+    /// Most cans in a unit.
+    public static final int MOST_CANS = 1000;
+
     public Candidate {
         Limit.CAPACITY.checked(milliampHours);
+        if (count < 1 || count > MOST_CANS)
+            throw new IllegalArgumentException("a unit has 1 to 1000 cans, was " + count);
+    }
+
+    /// Capacity of each can, in mAh.
+    public double milliampHoursPerCan() {
+        return milliampHours / count;
+    }
+
+    /// Resistance of each can, in mΩ: as many in parallel come to that of the unit. Cells share a
+    /// current by this, so limits look at it.
+    public OptionalDouble milliohmsPerCan() {
+        return milliohms.isPresent()
+                ? OptionalDouble.of(milliohms.getAsDouble() * count)
+                : OptionalDouble.empty();
+    }
+
+    /// The cans in some units.
+    public static int cans(Collection<Candidate> units) {
+        return units.stream().mapToInt(Candidate::count).sum();
     }
 
     /// State of health as a share, when the rating is known.
     public OptionalDouble soh() {
         return ratedMilliampHours.isPresent()
-                ? OptionalDouble.of(milliampHours / ratedMilliampHours.getAsDouble())
+                ? OptionalDouble.of(milliampHoursPerCan() / ratedMilliampHours.getAsDouble())
                 : OptionalDouble.empty();
     }
 }

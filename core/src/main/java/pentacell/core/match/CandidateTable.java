@@ -9,17 +9,22 @@ import pentacell.core.cell.CellId;
 import pentacell.core.pack.MatchRules;
 
 /// The usable cells of one match on primitive arrays, ordered strongest first (then by id, so that
-/// order never depends on the input's).
+/// order never depends on the input's). A unit is one of them and counts as many cans.
 ///
 /// Capacities are whole *ticks*, the finest step in which they are given: so a bound in ticks holds
 /// for the capacities themselves. Cells are numbers from 0.
 final class CandidateTable {
     static final int FREE = -1;
 
+    /// Share of a can of a unit is given in this.
+    private static final int FINEST = 1000;
+
     private final List<Candidate> cells;
+    private final MatchRules rules;
     private final int[] groupSizes;
     private final int ticksPerMilliampHour;
     private final int[] ticks;
+    private final int[] count;
     private final double[] milliohms;
     private final int[] model;
     private final int[] donor;
@@ -29,15 +34,19 @@ final class CandidateTable {
     private final double maxIrSpread;
     private final int maxModels;
     private final boolean everyResistance;
+    private final boolean hasUnits;
+    private final int cans;
 
     CandidateTable(List<Candidate> usable, MatchRules rules, Map<CellId, Integer> locks) {
         List<Candidate> ordered = new ArrayList<>(usable);
         ordered.sort(Reach.STRONGEST_FIRST);
         cells = List.copyOf(ordered);
+        this.rules = rules;
         groupSizes = rules.groupSizes().stream().mapToInt(Integer::intValue).toArray();
         ticksPerMilliampHour = resolution(cells);
         int n = cells.size();
         ticks = new int[n];
+        count = new int[n];
         milliohms = new double[n];
         model = new int[n];
         donor = new int[n];
@@ -47,12 +56,15 @@ final class CandidateTable {
         for (int i = 0; i < n; i++) {
             Candidate cell = cells.get(i);
             ticks[i] = (int) Math.round(cell.milliampHours() * ticksPerMilliampHour);
-            milliohms[i] = cell.milliohms().orElse(Double.NaN);
+            count[i] = cell.count();
+            milliohms[i] = cell.milliohmsPerCan().orElse(Double.NaN);
             model[i] = modelNumbers.computeIfAbsent(cell.model(), name -> modelNumbers.size());
             donor[i] = donorNumbers.computeIfAbsent(cell.donor(), name -> donorNumbers.size());
             lockedTo[i] = locks.getOrDefault(cell.id(), FREE);
         }
         everyResistance = Arrays.stream(milliohms).noneMatch(Double::isNaN);
+        hasUnits = Arrays.stream(count).anyMatch(each -> each > 1);
+        cans = Arrays.stream(count).sum();
         models = modelNumbers.size();
         donors = donorNumbers.size();
         maxIrSpread = rules.maxIrSpreadMilliohms().orElse(Double.POSITIVE_INFINITY);
@@ -71,6 +83,26 @@ final class CandidateTable {
                                                             cell.milliampHours() * perMilliampHour))
                                     < 1e-6)) return perMilliampHour;
         return 1000;
+    }
+
+    /// The same lot with every unit in single cans, whose capacities are rounded up; without locks.
+    CandidateTable takenApart() {
+        List<Candidate> cans = new ArrayList<>();
+        for (Candidate cell : cells)
+            for (int can = 0; can < cell.count(); can++)
+                cans.add(
+                        new Candidate(
+                                new CellId(cell.id() + "." + can),
+                                Math.ceil(FINEST * cell.milliampHoursPerCan() - 1e-6) / FINEST,
+                                cell.milliohmsPerCan(),
+                                cell.model(),
+                                cell.donor(),
+                                cell.chemistry(),
+                                cell.ratedMilliampHours(),
+                                cell.location(),
+                                cell.isRescued(),
+                                1));
+        return new CandidateTable(cans, rules, Map.of());
     }
 
     int size() {
@@ -98,8 +130,29 @@ final class CandidateTable {
         return ticks[cell];
     }
 
+    /// Cans in it.
+    int count(int cell) {
+        return count[cell];
+    }
+
+    /// Whether any has more than one can.
+    boolean hasUnits() {
+        return hasUnits;
+    }
+
+    /// Cans in all.
+    int cans() {
+        return cans;
+    }
+
+    /// Resistance of each of its cans.
     double milliohms(int cell) {
         return milliohms[cell];
+    }
+
+    /// Conductance of the whole, in 1/mΩ.
+    double conductance(int cell) {
+        return count[cell] / milliohms[cell];
     }
 
     int model(int cell) {

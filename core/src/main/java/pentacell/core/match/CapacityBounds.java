@@ -29,6 +29,7 @@ public record CapacityBounds(double usableMilliampHours, double spreadMilliampHo
     }
 
     static InTicks of(CandidateTable lot) {
+        if (lot.hasUnits()) return ofUnits(lot);
         long[] strongest = new long[lot.size()];
         for (int cell = 0; cell < lot.size(); cell++) strongest[cell] = lot.ticks(cell);
         Arrays.sort(strongest);
@@ -36,6 +37,17 @@ public record CapacityBounds(double usableMilliampHours, double spreadMilliampHo
         boolean everyCellIsUsed = lot.size() == lot.cellsNeeded();
         long usable = LimitedBound.of(lot, usable(taken, lot.groupSizes()));
         return new InTicks(usable, everyCellIsUsed ? spread(taken, lot.groupSizes(), usable) : 0);
+    }
+
+    /// Taken apart, the cans of the units can be grouped at least as well: what those cannot beat
+    /// the units cannot either. A can's share is rounded up.
+    private static InTicks ofUnits(CandidateTable lot) {
+        CandidateTable cans = lot.takenApart();
+        InTicks bounds = of(cans);
+        double finer = (double) cans.ticksPerMilliampHour() / lot.ticksPerMilliampHour();
+        return new InTicks(
+                (long) Math.floor(bounds.usable() / finer),
+                (long) Math.floor(bounds.spread() / finer));
     }
 
     /// @param rising the cells taken, weakest first

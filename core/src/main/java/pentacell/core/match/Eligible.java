@@ -5,12 +5,10 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import pentacell.core.cell.CellId;
@@ -70,9 +68,9 @@ final class Eligible {
     }
 
     private boolean irAdmits(Candidate cell) {
-        if (cell.milliohms().isEmpty())
+        if (cell.milliohmsPerCan().isEmpty())
             return rules.maxMilliohms().isEmpty() && rules.maxIrSpreadMilliohms().isEmpty();
-        return cell.milliohms().getAsDouble()
+        return cell.milliohmsPerCan().getAsDouble()
                 <= rules.maxMilliohms().orElse(Double.POSITIVE_INFINITY);
     }
 
@@ -82,12 +80,12 @@ final class Eligible {
 
     private Optional<Infeasible> lockObstacle(
             List<Candidate> admitted, Map<CellId, Integer> locks) {
-        Set<CellId> known = new HashSet<>();
-        admitted.forEach(cell -> known.add(cell.id()));
+        Map<CellId, Integer> known = new HashMap<>();
+        admitted.forEach(cell -> known.put(cell.id(), cell.count()));
         Map<Integer, Integer> perGroup = new HashMap<>();
         for (Map.Entry<CellId, Integer> lock : locks.entrySet()) {
             int group = lock.getValue();
-            if (!known.contains(lock.getKey()))
+            if (!known.containsKey(lock.getKey()))
                 return locksFail(
                         lock.getKey()
                                 + " is locked to group "
@@ -100,7 +98,8 @@ final class Eligible {
                                 + (group + 1)
                                 + ", the pack has "
                                 + rules.series());
-            if (perGroup.merge(group, 1, Integer::sum) > rules.groupSizes().get(group))
+            if (perGroup.merge(group, known.getOrDefault(lock.getKey(), 0), Integer::sum)
+                    > rules.groupSizes().get(group))
                 return locksFail(
                         "more cells are locked to group "
                                 + (group + 1)
@@ -117,19 +116,17 @@ final class Eligible {
 
     private Optional<Infeasible> countObstacle(List<Candidate> admitted) {
         int needed = rules.cellsNeeded();
-        if (admitted.size() > needed && rules.selection() == Selection.ALL)
+        int usable = Candidate.cans(admitted);
+        if (usable > needed && rules.selection() == Selection.ALL)
             return Optional.of(
                     new Infeasible(
                             Limit.CELLS,
                             "%s takes %d cells and \"all\" must use every one of the %d usable: choose strongest or tightest to leave %d out"
                                     .formatted(
-                                            rules.arrangement(),
-                                            needed,
-                                            admitted.size(),
-                                            admitted.size() - needed),
-                            parallelThatWorks(admitted.size(), true)));
-        if (admitted.size() >= needed) return Optional.empty();
-        return sohObstacle().or(this::irObstacle).or(() -> Optional.of(tooFew(admitted.size())));
+                                            rules.arrangement(), needed, usable, usable - needed),
+                            parallelThatWorks(usable, true)));
+        if (usable >= needed) return Optional.empty();
+        return sohObstacle().or(this::irObstacle).or(() -> Optional.of(tooFew(usable)));
     }
 
     private Optional<Infeasible> sohObstacle() {
@@ -165,8 +162,8 @@ final class Eligible {
                         cell ->
                                 cell.milliohms().isPresent()
                                         && sohAdmits(cell, rules.minSohShare()),
-                        Comparator.comparingDouble(cell -> cell.milliohms().orElseThrow()),
-                        Candidate::milliohms);
+                        Comparator.comparingDouble(cell -> cell.milliohmsPerCan().orElseThrow()),
+                        Candidate::milliohmsPerCan);
         if (nearest.isEmpty()) return Optional.empty();
         double milliohms = Math.ceil(10 * nearest.getAsDouble()) / 10;
         return Optional.of(
@@ -188,9 +185,13 @@ final class Eligible {
             Comparator<Candidate> order,
             java.util.function.Function<Candidate, OptionalDouble> figure) {
         List<Candidate> passing = new ArrayList<>(ofChemistry.stream().filter(test).toList());
-        if (passing.size() < rules.cellsNeeded()) return OptionalDouble.empty();
         passing.sort(order);
-        return figure.apply(passing.get(rules.cellsNeeded() - 1));
+        int cans = 0;
+        for (Candidate cell : passing) {
+            cans += cell.count();
+            if (cans >= rules.cellsNeeded()) return figure.apply(cell);
+        }
+        return OptionalDouble.empty();
     }
 
     private Infeasible tooFew(int usable) {

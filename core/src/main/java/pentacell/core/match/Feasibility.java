@@ -1,6 +1,7 @@
 package pentacell.core.match;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -8,6 +9,7 @@ import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntPredicate;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Infeasible;
@@ -69,6 +71,7 @@ final class Feasibility {
         if (rules.maxIrSpreadMilliohms().isPresent() && works(anySpread)) return spreadObstacle();
         MatchRules anyModels = rules.withMaxModels(OptionalInt.empty());
         if (rules.maxModels().isPresent() && works(anyModels)) return modelsObstacle();
+        if (cells.stream().anyMatch(cell -> cell.count() > 1)) return unitsObstacle();
         return new Infeasible(
                 Limit.LOCKS,
                 "no grouping was found that keeps the locked cells and the other limits; unlock some cells",
@@ -96,6 +99,39 @@ final class Feasibility {
                 Double.isNaN(milliohms) ? OptionalDouble.empty() : OptionalDouble.of(milliohms));
     }
 
+    private Infeasible unitsObstacle() {
+        String counts =
+                cells.stream()
+                        .map(Candidate::count)
+                        .distinct()
+                        .sorted()
+                        .map(String::valueOf)
+                        .collect(Collectors.joining(", "));
+        int largest = rules.groupSizes().stream().mapToInt(Integer::intValue).max().orElseThrow();
+        OptionalInt parallel =
+                IntStream.iterate(largest - 1, size -> size > 0, size -> size - 1)
+                        .filter(size ->
+                                works(
+                                        rules.with(change ->
+                                                change.groupSizes(
+                                                        Collections.nCopies(
+                                                                rules.series(), size)))))
+                        .findFirst();
+        return new Infeasible(
+                Limit.CELLS,
+                "no way was found to fill the groups of %s with units of %s%s"
+                        .formatted(
+                                rules.arrangement(),
+                                counts + (counts.equals("1") ? " can" : " cans"),
+                                parallel.isPresent()
+                                        ? "; %dS%dP works"
+                                                .formatted(rules.series(), parallel.getAsInt())
+                                        : ""),
+                parallel.isPresent()
+                        ? OptionalDouble.of(parallel.getAsInt())
+                        : OptionalDouble.empty());
+    }
+
     private Infeasible modelsObstacle() {
         int cap = rules.maxModels().orElseThrow();
         int models = (int) cells.stream().map(Candidate::model).distinct().count();
@@ -119,10 +155,13 @@ final class Feasibility {
     private double[] possibleSpreads() {
         double[] milliohms =
                 cells.stream()
-                        .mapToDouble(cell -> cell.milliohms().orElseThrow())
+                        .mapToDouble(cell -> cell.milliohmsPerCan().orElseThrow())
                         .sorted()
                         .toArray();
-        boolean groupsAreRuns = locks.isEmpty() && rules.maxModels().isEmpty();
+        boolean groupsAreRuns =
+                locks.isEmpty()
+                        && rules.maxModels().isEmpty()
+                        && cells.stream().allMatch(cell -> cell.count() == 1);
         double limit = rules.maxIrSpreadMilliohms().orElseThrow();
         IntStream reaches =
                 groupsAreRuns

@@ -2,8 +2,8 @@ package pentacell.core.match;
 
 import java.util.Arrays;
 
-/// Cells dealt into groups and a shelf, on arrays; changed only by swaps, so group sizes never
-/// change.
+/// Cells dealt into groups and a shelf, on arrays; changed only by moves that keep the number of
+/// cans in each group.
 ///
 /// Invariants: `members[groupOf[c]][slotOf[c]] == c` for every cell; group number [#shelf] is the
 /// shelf; `sum[g]` is the sum of ticks in g; when the lot limits the IR spread, `low ≤ secondLow`
@@ -77,18 +77,25 @@ final class Grouping {
     /// are kept.
     double violation() {
         double violation = 0;
-        for (int group = 0; group < shelf; group++)
-            violation += overSpread(low[group], high[group]) + overModels(distinctModels[group]);
+        for (int group = 0; group < shelf; group++) violation += violation(group);
         return violation;
+    }
+
+    private double violation(int group) {
+        return group == shelf
+                ? 0
+                : overSpread(low[group], high[group]) + overModels(distinctModels[group]);
     }
 
     /// Whether two cells of different groups may change places without breaking a limit or making a
     /// broken one worse.
     boolean maySwap(int x, int y) {
-        return !lot.isLocked(x)
-                && !lot.isLocked(y)
-                && mayTake(groupOf[x], x, y)
-                && mayTake(groupOf[y], y, x);
+        return areOfAKind(x, y) && mayTake(groupOf[x], x, y) && mayTake(groupOf[y], y, x);
+    }
+
+    /// Whether neither is locked and both are as many cans.
+    boolean areOfAKind(int x, int y) {
+        return !lot.isLocked(x) && !lot.isLocked(y) && lot.count(x) == lot.count(y);
     }
 
     private boolean mayTake(int group, int leaves, int comes) {
@@ -206,12 +213,80 @@ final class Grouping {
 
     /// Whether [#rotate] breaks no limit and makes no broken one worse.
     boolean mayRotate(int x, int y, int z) {
-        return !lot.isLocked(x)
-                && !lot.isLocked(y)
-                && !lot.isLocked(z)
+        return areOfAKind(x, y)
+                && areOfAKind(y, z)
                 && mayTake(groupOf[x], x, y)
                 && mayTake(groupOf[y], y, z)
                 && mayTake(groupOf[z], z, x);
+    }
+
+    /// Whether some cells of a group may change places with some of another that are as many cans.
+    boolean mayExchange(int[] some, int[] others) {
+        return areAsManyCans(some, others) && exchangeChange(some, others) <= 0;
+    }
+
+    private boolean areAsManyCans(int[] some, int[] others) {
+        return Arrays.stream(some).map(lot::count).sum()
+                == Arrays.stream(others).map(lot::count).sum();
+    }
+
+    /// What an exchange adds to [#violation()]; infinite when it cannot be made at all.
+    double exchangeChange(int[] some, int[] others) {
+        int a = groupOf[some[0]];
+        int b = groupOf[others[0]];
+        boolean isLocked =
+                Arrays.stream(some).anyMatch(lot::isLocked)
+                        || Arrays.stream(others).anyMatch(lot::isLocked);
+        if (isLocked || a == b) return Double.POSITIVE_INFINITY;
+        double ofA = violationAfter(a, some, others) - violation(a);
+        double ofB = violationAfter(b, others, some) - violation(b);
+        return ofA + ofB;
+    }
+
+    /// Lets some cells of a group change places with some of another.
+    void exchange(int[] some, int[] others) {
+        int a = groupOf[some[0]];
+        int b = groupOf[others[0]];
+        members[a] = without(a, some, others);
+        members[b] = without(b, others, some);
+        for (int group : new int[] {a, b}) {
+            sum[group] = 0;
+            Arrays.fill(modelCount[group], 0);
+            distinctModels[group] = 0;
+            for (int slot = 0; slot < members[group].length; slot++) {
+                int cell = members[group][slot];
+                groupOf[cell] = group;
+                slotOf[cell] = slot;
+                sum[group] += lot.ticks(cell);
+                countModel(group, cell, 1);
+            }
+            if (group != shelf) findExtremes(group);
+        }
+    }
+
+    private int[] without(int group, int[] leaving, int[] coming) {
+        int[] left =
+                Arrays.stream(members[group])
+                        .filter(cell -> Arrays.stream(leaving).noneMatch(each -> each == cell))
+                        .toArray();
+        int[] all = Arrays.copyOf(left, left.length + coming.length);
+        System.arraycopy(coming, 0, all, left.length, coming.length);
+        return all;
+    }
+
+    private double violationAfter(int group, int[] leaving, int[] coming) {
+        if (group == shelf || !lot.limitsIrSpread() && !lot.limitsModels()) return 0;
+        double least = Double.POSITIVE_INFINITY;
+        double greatest = Double.NEGATIVE_INFINITY;
+        boolean[] seen = new boolean[lot.models()];
+        int distinct = 0;
+        for (int cell : without(group, leaving, coming)) {
+            least = Math.min(least, lot.milliohms(cell));
+            greatest = Math.max(greatest, lot.milliohms(cell));
+            if (!seen[lot.model(cell)]) distinct++;
+            seen[lot.model(cell)] = true;
+        }
+        return overSpread(least, greatest) + (lot.limitsModels() ? overModels(distinct) : 0);
     }
 
     private void findExtremes(int group) {

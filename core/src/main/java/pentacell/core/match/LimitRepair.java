@@ -1,5 +1,6 @@
 package pentacell.core.match;
 
+import java.util.Optional;
 import java.util.SplittableRandom;
 
 /// Brings a grouping inside its limits by random swaps that mend more than they break.
@@ -16,8 +17,12 @@ final class LimitRepair {
         for (long i = 0; i < tries && violation > 0; i++) {
             int x = random.nextInt(lot.size());
             int y = random.nextInt(lot.size());
-            if (grouping.groupOf[x] == grouping.groupOf[y] || lot.isLocked(x) || lot.isLocked(y))
+            if (lot.count(x) > 1 && random.nextBoolean()) {
+                violation += exchange(grouping, x, grouping.groupOf[y], random);
+                if (violation < 1e-6) violation = grouping.violation();
                 continue;
+            }
+            if (grouping.groupOf[x] == grouping.groupOf[y] || !grouping.areOfAKind(x, y)) continue;
             double change = grouping.violationChange(x, y);
             // sideways steps keep it from sticking
             if (change < 0 || change == 0 && random.nextInt(16) == 0) {
@@ -27,5 +32,18 @@ final class LimitRepair {
             }
         }
         return grouping.violation() == 0;
+    }
+
+    /// Tries to exchange a unit for cells of a group.
+    ///
+    /// @return what it changed the violation by
+    private static double exchange(
+            Grouping grouping, int unit, int group, SplittableRandom random) {
+        Optional<UnitMoves.Exchange> tried = UnitMoves.Exchange.of(grouping, unit, group, random);
+        if (tried.isEmpty()) return 0;
+        double change = grouping.exchangeChange(tried.get().some(), tried.get().others());
+        if (!(change < 0 || change == 0 && random.nextInt(16) == 0)) return 0;
+        grouping.exchange(tried.get().some(), tried.get().others());
+        return change;
     }
 }

@@ -30,8 +30,7 @@ public record MatchFigures(
     /// @param milliampHours sum of its capacities in mAh
     /// @param milliohms its cells' resistance in parallel, 1 ÷ Σ(1 ÷ R), in mΩ; empty when an IR is
     ///   missing
-    /// @param irSpreadMilliohms highest minus lowest IR of its cells in mΩ; empty when none is
-    ///   known
+    /// @param irSpreadMilliohms highest minus lowest IR of its cans in mΩ; empty when none is known
     /// @param donors number of different donors
     public record GroupFigures(
             double milliampHours,
@@ -66,12 +65,14 @@ public record MatchFigures(
                 group.stream().flatMapToDouble(cell -> cell.milliohms().stream()).toArray();
         double conductance = DoubleStream.of(milliohms).map(r -> 1 / r).sum();
         boolean complete = milliohms.length == group.size() && conductance > 0;
+        double[] ofCans =
+                group.stream().flatMapToDouble(cell -> cell.milliohmsPerCan().stream()).toArray();
         OptionalDouble spread =
-                milliohms.length == 0
+                ofCans.length == 0
                         ? OptionalDouble.empty()
                         : OptionalDouble.of(
-                                DoubleStream.of(milliohms).max().getAsDouble()
-                                        - DoubleStream.of(milliohms).min().getAsDouble());
+                                DoubleStream.of(ofCans).max().getAsDouble()
+                                        - DoubleStream.of(ofCans).min().getAsDouble());
         return new GroupFigures(
                 group.stream().mapToDouble(Candidate::milliampHours).sum(),
                 complete ? OptionalDouble.of(1 / conductance) : OptionalDouble.empty(),

@@ -36,10 +36,11 @@ public final class MatchOutlook {
                 Candidate cell = byId.get(id);
                 if (cell == null || cell.milliohms().isEmpty()) return Optional.empty();
                 chemistry = cell.chemistry().orElse(chemistry);
-                group.add(
+                group.addAll(
                         new CircuitCell(
-                                cell.milliampHours() / 1000,
-                                cell.milliohms().getAsDouble() / 1000));
+                                        cell.milliampHours() / 1000,
+                                        cell.milliohms().getAsDouble() / 1000)
+                                .cans(cell.count()));
                 ampHours += cell.milliampHours() / 1000;
             }
             groups.add(group);

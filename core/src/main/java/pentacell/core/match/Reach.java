@@ -49,7 +49,9 @@ record Reach(List<Candidate> near, List<Candidate> far) {
                     case TIGHTEST -> cells.size() > HUGE;
                     case ALL -> false;
                 };
-        if (!isOrdered || cells.size() <= looked) return new Reach(cells, List.of());
+        // units do not take each other's places one by one
+        boolean hasUnits = cells.stream().anyMatch(cell -> cell.count() > 1);
+        if (!isOrdered || hasUnits || cells.size() <= looked) return new Reach(cells, List.of());
         boolean isLimited = rules.maxIrSpreadMilliohms().isPresent();
         return of(
                 cells,

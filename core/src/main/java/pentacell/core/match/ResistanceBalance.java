@@ -26,7 +26,7 @@ final class ResistanceBalance {
         double total = 0;
         for (int group = 0; group < lot.groups(); group++) {
             for (int cell : grouping.members(group)) {
-                if (lot.hasEveryResistance()) conductance[group] += 1 / lot.milliohms(cell);
+                if (lot.hasEveryResistance()) conductance[group] += lot.conductance(cell);
                 donorCount[group][lot.donor(cell)]++;
             }
             total += conductance[group];
@@ -55,7 +55,7 @@ final class ResistanceBalance {
     private double costChange(int a, int b, int x, int y) {
         double change = 0;
         if (meanConductance > 0) {
-            double moved = 1 / lot.milliohms(x) - 1 / lot.milliohms(y);
+            double moved = lot.conductance(x) - lot.conductance(y);
             change +=
                     (unevenness(conductance[a] - moved)
                                     + unevenness(conductance[b] + moved)
@@ -84,7 +84,7 @@ final class ResistanceBalance {
 
     private void swap(int a, int b, int x, int y) {
         if (meanConductance > 0) {
-            double moved = 1 / lot.milliohms(x) - 1 / lot.milliohms(y);
+            double moved = lot.conductance(x) - lot.conductance(y);
             conductance[a] -= moved;
             conductance[b] += moved;
         }

@@ -159,10 +159,11 @@ final class Search {
             Grouping from, int worker, int timesLonger, SplittableRandom random) {
         Cooling cooling =
                 row.isPresent() ? nearCooling(worker, timesLonger) : anyCooling(worker, random);
-        Moves moves =
+        Moves swaps =
                 row.isPresent()
                         ? new NearMoves(from, random, row.get())
                         : new AnySwaps(from, random);
+        Moves moves = lot.hasUnits() ? new UnitMoves(from, random, swaps, row) : swaps;
         Annealing annealing = new Annealing(from, moves, selection);
         annealing.run(score -> windowBeyond(score, worker, random), cooling, watch::stop);
         Grouping found = annealing.best();
@@ -234,7 +235,9 @@ final class Search {
     private double mean(double weakness) {
         double weakest = 0;
         double strongest = 0;
-        for (int i = 0; i < lot.cellsNeeded(); i++) {
+        // of units about as large a part of the lot
+        int used = (int) ((long) lot.size() * lot.cellsNeeded() / lot.cans());
+        for (int i = 0; i < used; i++) {
             strongest += lot.ticks(i);
             weakest += lot.ticks(lot.size() - 1 - i);
         }

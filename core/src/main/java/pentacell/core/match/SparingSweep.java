@@ -34,11 +34,15 @@ final class SparingSweep {
         size = lot.groupSizes()[0];
     }
 
-    /// Whether it applies: a limit on IR, not far too many cells, no locks, no cap on models, equal
-    /// groups.
+    /// Whether it applies: a limit on IR, not far too many cells, no locks, no units, no cap on
+    /// models, equal groups.
     static boolean isFor(CandidateTable lot) {
         boolean equalSizes = Arrays.stream(lot.groupSizes()).distinct().count() == 1;
-        return LimitedBound.isFor(lot) && !lot.hasLocks() && !lot.limitsModels() && equalSizes;
+        return LimitedBound.isFor(lot)
+                && !lot.hasLocks()
+                && !lot.limitsModels()
+                && !lot.hasUnits()
+                && equalSizes;
     }
 
     /// The group of each cell, or empty where it does not apply or fills no bar.

@@ -13,6 +13,7 @@ final class Starts {
 
     /// All first groupings of a lot; some may still break a limit.
     static List<Grouping> all(CandidateTable lot, Selection selection, BooleanSupplier stop) {
+        if (lot.hasUnits()) return UnitDeal.starts(lot, stop);
         List<Grouping> starts = new ArrayList<>();
         if (lot.limitsIrSpread() || lot.limitsModels())
             Windows.cut(lot)

@@ -126,7 +126,7 @@ public record MatchRules(
 
     /// Rules while they are changed; what is not named stays.
     public static final class Change {
-        private final List<Integer> groupSizes;
+        private List<Integer> groupSizes;
         private final Selection selection;
         private OptionalDouble maxIrSpreadMilliohms;
         private OptionalInt maxModels;
@@ -146,6 +146,12 @@ public record MatchRules(
             repeatabilityShare = rules.repeatabilityShare;
             chemistry = rules.chemistry;
             rescued = rules.rescued;
+        }
+
+        /// Cells in each group.
+        public Change groupSizes(List<Integer> sizes) {
+            groupSizes = List.copyOf(sizes);
+            return this;
         }
 
         /// Hard limit on highest minus lowest IR inside a group, in mΩ; empty for none.

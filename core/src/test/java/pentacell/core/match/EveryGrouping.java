@@ -21,6 +21,26 @@ final class EveryGrouping {
         return lot;
     }
 
+    /// The same with units of up to three cans, whose cans are alike.
+    static List<Candidate> lotWithUnits(Random random, int cells) {
+        return lot(random, cells).stream()
+                .map(cell -> {
+                    int cans = random.nextBoolean() ? 1 : 1 + random.nextInt(3);
+                    return new Candidate(
+                            cell.id(),
+                            cell.milliampHours() * cans + random.nextInt(cans),
+                            OptionalDouble.of(cell.milliohms().orElseThrow() / cans),
+                            cell.model(),
+                            cell.donor(),
+                            cell.chemistry(),
+                            OptionalDouble.empty(),
+                            "",
+                            false,
+                            cans);
+                })
+                .toList();
+    }
+
     /// The best smallest group of all groupings within the limit; −1 when there is none.
     static int best(List<Candidate> cells, int[] sizes, double limit) {
         return best(
@@ -55,14 +75,14 @@ final class EveryGrouping {
         }
         int found = best(cells, sizes, limit, next + 1, counts, sums, lowest, highest);
         Candidate cell = cells.get(next);
-        double r = cell.milliohms().orElseThrow();
+        double r = cell.milliohmsPerCan().orElseThrow();
         for (int g = 0; g < sizes.length; g++) {
             double low = Math.min(lowest[g], r);
             double high = Math.max(highest[g], r);
-            if (counts[g] == sizes[g] || high - low > limit) continue;
+            if (counts[g] + cell.count() > sizes[g] || high - low > limit) continue;
             double lowBefore = lowest[g];
             double highBefore = highest[g];
-            counts[g]++;
+            counts[g] += cell.count();
             sums[g] += (int) cell.milliampHours();
             lowest[g] = low;
             highest[g] = high;
@@ -70,7 +90,7 @@ final class EveryGrouping {
                     Math.max(
                             found,
                             best(cells, sizes, limit, next + 1, counts, sums, lowest, highest));
-            counts[g]--;
+            counts[g] -= cell.count();
             sums[g] -= (int) cell.milliampHours();
             lowest[g] = lowBefore;
             highest[g] = highBefore;

@@ -57,7 +57,8 @@ final class Lots {
                 Optional.of(Chemistry.NMC),
                 OptionalDouble.of(2200),
                 "",
-                false);
+                false,
+                1);
     }
 
     static MatchResult matched(MatchOutcome outcome) {

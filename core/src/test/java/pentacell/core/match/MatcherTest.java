@@ -202,7 +202,8 @@ final class MatcherTest {
                             Optional.of(pentacell.core.cell.Chemistry.LFP),
                             OptionalDouble.of(3000),
                             "",
-                            false));
+                            false,
+                            1));
         }
         MatchResult result =
                 Lots.matched(Matcher.match(lot, MatchRules.of(4, 5, Selection.STRONGEST), EFFORT));

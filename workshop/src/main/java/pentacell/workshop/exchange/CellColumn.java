@@ -27,6 +27,7 @@ public record CellColumn(String header, Role role, double factor, Optional<Strin
         DONOR("donor"),
         CHEMISTRY("chemistry"),
         LOCATION("location"),
+        COUNT("cans in a unit"),
         /// Kept aside and said.
         NOT_TAKEN("not taken");
 
@@ -117,6 +118,9 @@ public record CellColumn(String header, Role role, double factor, Optional<Strin
         // voltageMv and cellId are two words each, but mAh, mOhm and mV are one
         words.addAll(Headers.words(header.replaceAll("(?<=[a-z]{2})(?=[A-Z])", " ")));
         boolean isShare = header.contains("%");
+        // a count of anything else, such as cycles, is not meant
+        if (words.equals(Set.of("count")) || words.contains("cans"))
+            return new CellColumn(header, Role.COUNT, 1, Optional.empty());
         for (Known known : KNOWN) {
             if (words.stream().noneMatch(known.words()::contains)) continue;
             // a rated or nominal voltage is no capacity
@@ -198,7 +202,7 @@ public record CellColumn(String header, Role role, double factor, Optional<Strin
                             ? 1000
                             : 1;
             case CAPACITY, RATED -> words.contains("ah") && !words.contains("mah") ? 1000 : 1;
-            case CELL_ID, MODEL, DONOR, CHEMISTRY, LOCATION, NOT_TAKEN -> 1;
+            case CELL_ID, MODEL, DONOR, CHEMISTRY, LOCATION, COUNT, NOT_TAKEN -> 1;
         };
     }
 

@@ -20,6 +20,7 @@ import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.match.Candidate;
 import pentacell.core.unit.Limit;
 import pentacell.core.unit.NumberText;
 import pentacell.workshop.exchange.CellColumn.Role;
@@ -174,6 +175,7 @@ public final class CellCsv {
         OptionalDouble capacity = line.number(Role.CAPACITY, Limit.CAPACITY);
         OptionalDouble rated = line.number(Role.RATED, Limit.CAPACITY);
         Optional<Chemistry> chemistry = line.chemistry();
+        int count = line.count();
         if (line.isBad || id.isEmpty()) return;
         CellRow row =
                 new CellRow(
@@ -186,7 +188,8 @@ public final class CellCsv {
                         models.of(line.text(Role.MODEL)),
                         donors.of(line.text(Role.DONOR)),
                         chemistry,
-                        line.text(Role.LOCATION).orElse(""));
+                        line.text(Role.LOCATION).orElse(""),
+                        count);
         Integer before = lineOf.putIfAbsent(row.id(), (int) row.line());
         if (before == null) taker.accept(row);
         else problem(row.line(), "cell id \"" + row.id() + "\" is already in line " + before);
@@ -262,6 +265,20 @@ public final class CellCsv {
             if (chemistry.isEmpty())
                 bad(Role.CHEMISTRY, text.get(), "is not known, expected nmc or lfp");
             return chemistry;
+        }
+
+        /// Cans of a unit, 1 where the line does not say.
+        int count() {
+            Optional<String> text = text(Role.COUNT);
+            if (text.isEmpty()) return 1;
+            double read = LogNumber.parse(text.get());
+            boolean isCount = read == Math.rint(read) && read >= 1 && read <= Candidate.MOST_CANS;
+            if (isCount) return (int) read;
+            bad(
+                    Role.COUNT,
+                    text.get(),
+                    "is no number of cans, expected 1 to " + Candidate.MOST_CANS);
+            return 1;
         }
 
         private CellColumn column(Role role) {

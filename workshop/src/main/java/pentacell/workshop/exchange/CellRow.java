@@ -10,6 +10,7 @@ import pentacell.core.match.Candidate;
 ///
 /// @param line where it stands in the file, from 1
 /// @param location as written, empty when there is none
+/// @param count cans in it; capacity and resistance are of them all
 public record CellRow(
         long line,
         CellId id,
@@ -20,7 +21,8 @@ public record CellRow(
         Optional<String> model,
         Optional<String> donor,
         Optional<Chemistry> chemistry,
-        String location) {
+        String location,
+        int count) {
 
     /// The cell as the matcher takes it; empty when it has no capacity.
     public Optional<Candidate> candidate() {
@@ -36,6 +38,7 @@ public record CellRow(
                                 chemistry,
                                 ratedMilliampHours,
                                 location,
-                                false));
+                                false,
+                                count));
     }
 }

@@ -11,12 +11,16 @@ import pentacell.core.unit.NumberText;
 public final class LotFiles {
     private LotFiles() {}
 
-    /// `cell_id,capacity_mah,ir_mohm,model,donor,chemistry,rated_mah,location`.
+    /// `cell_id,capacity_mah,ir_mohm,model,donor,chemistry,rated_mah,location`, and `count` when
+    /// there are units.
     public static String csv(List<Candidate> cells) {
+        boolean hasUnits = cells.stream().anyMatch(cell -> cell.count() > 1);
         List<List<String>> lines = new ArrayList<>();
         for (Candidate cell : cells)
             lines.add(
-                    List.of(
+                    columns(
+                            hasUnits,
+                            String.valueOf(cell.count()),
                             cell.id().text(),
                             number(OptionalDouble.of(cell.milliampHours())),
                             number(cell.milliohms()),
@@ -26,7 +30,9 @@ public final class LotFiles {
                             number(cell.ratedMilliampHours()),
                             cell.location()));
         return SafeCsv.text(
-                List.of(
+                columns(
+                        hasUnits,
+                        "count",
                         "cell_id",
                         "capacity_mah",
                         "ir_mohm",
@@ -36,6 +42,12 @@ public final class LotFiles {
                         "rated_mah",
                         "location"),
                 lines);
+    }
+
+    private static List<String> columns(boolean hasUnits, String count, String... others) {
+        List<String> columns = new ArrayList<>(List.of(others));
+        if (hasUnits) columns.add(count);
+        return columns;
     }
 
     /// A measured number as short as it is.

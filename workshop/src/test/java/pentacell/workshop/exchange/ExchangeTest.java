@@ -70,7 +70,8 @@ final class ExchangeTest {
                             random.nextBoolean() ? Optional.of(Chemistry.LFP) : Optional.empty(),
                             random.nextBoolean() ? OptionalDouble.of(2150) : OptionalDouble.empty(),
                             random.nextBoolean() ? "T1-A0" + (1 + random.nextInt(9)) : "",
-                            false));
+                            false,
+                            random.nextInt(4) == 0 ? 2 : 1));
         Path file = folder.resolve("lot.csv");
         SafeCsv.write(file, LotFiles.csv(lot));
         CellTable table = CellCsv.read(file);
@@ -123,7 +124,8 @@ final class ExchangeTest {
                                         Optional.empty(),
                                         OptionalDouble.empty(),
                                         "",
-                                        false))
+                                        false,
+                                        1))
                         .toList();
         MatchOutcome outcome =
                 Matcher.match(
