@@ -231,6 +231,8 @@ public final class BenchFixture implements AutoCloseable {
     void everyPane(Consumer<String> look) {
         for (Station station : bench.stations()) {
             keys(KeyCode.CONTROL, KeyCode.valueOf("DIGIT" + station.number()));
+            // some tables come up a pulse after the rest
+            hands.settle();
             robot.interact(() -> look.accept(station.name()));
             for (String pane : station.panes()) {
                 hands.onScreen(() -> station.showPane(pane));

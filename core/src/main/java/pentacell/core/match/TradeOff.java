@@ -20,6 +20,39 @@ public final class TradeOff {
     /// @param result the best match found under it
     public record Point(double limitMilliohms, MatchResult result) {}
 
+    /// What a curve comes to.
+    ///
+    /// @param narrow the tightest limit that costs no more than [#LITTLE_SHARE] of the capacity
+    /// @param tightest the tightest that works at all
+    /// @param free where the limit no longer binds
+    public record Bend(Point narrow, Point tightest, Point free) {
+        /// What a point costs against no limit, as a share of the capacity.
+        public double lossShare(Point point) {
+            return 1 - usable(point) / usable(free);
+        }
+    }
+
+    /// A loss of capacity that hardly matters (common practice: the repeatability of a charger).
+    public static final double LITTLE_SHARE = 0.01;
+
+    /// Where a curve bends; empty when it has fewer than two points.
+    ///
+    /// @param curve tightest first
+    public static Optional<Bend> bend(List<Point> curve) {
+        if (curve.size() < 2) return Optional.empty();
+        Point free = curve.get(curve.size() - 1);
+        Point narrow =
+                curve.stream()
+                        .filter(point -> usable(point) >= (1 - LITTLE_SHARE) * usable(free))
+                        .findFirst()
+                        .orElse(free);
+        return Optional.of(new Bend(narrow, curve.get(0), free));
+    }
+
+    private static double usable(Point point) {
+        return point.result().figures().usableMilliampHours();
+    }
+
     /// Told of every point as it is found.
     public interface Listener {
         /// A point was found.

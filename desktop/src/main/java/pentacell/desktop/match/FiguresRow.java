@@ -4,7 +4,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
+import pentacell.core.match.MatchByHand;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.ControlRow;
@@ -19,6 +21,7 @@ final class FiguresRow {
     private final Label resistance = figure("resistance-spread", "Group R spread / %");
     private final Label irSpread = figure("ir-spread", "IR spread / mΩ");
     private final Label left = figure("left-over", "Left over");
+    private final Label byHand = figure("by-hand", "By hand / mAh");
 
     FiguresRow() {
         row.getStyleClass().add("figures-row");
@@ -53,6 +56,19 @@ final class FiguresRow {
         irSpread.setText(
                 Quantity.RESISTANCE.number(figures.worstIrSpreadMilliohms().orElse(Double.NaN)));
         left.setText(String.valueOf(shown.get().shelf().size()));
+    }
+
+    /// What dealing from bins would give, beside it.
+    void showByHand(Optional<MatchFigures> dealt) {
+        byHand.setText(
+                dealt.map(figures -> Quantity.CAPACITY.number(figures.usableMilliampHours()))
+                        .orElse("–"));
+        String bins = Quantity.CAPACITY.text(MatchByHand.BIN_MILLIAMP_HOURS);
+        byHand.setTooltip(
+                new Tooltip(
+                        "The smallest group when the strongest of these cells are dealt from bins of "
+                                + bins
+                                + ", one into each group in turn. Limits inside groups are not looked at."));
     }
 
     private static String hundredths(OptionalDouble value) {

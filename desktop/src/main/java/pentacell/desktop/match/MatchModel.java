@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -16,12 +18,15 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.circuit.Discharged;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.Candidate;
+import pentacell.core.match.MatchByHand;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.match.MatchOutcome;
 import pentacell.core.match.MatchOutcome.Infeasible;
+import pentacell.core.match.MatchOutlook;
 import pentacell.core.match.Matcher;
 import pentacell.core.match.SearchEffort;
 import pentacell.core.match.SearchWatch;
@@ -32,6 +37,7 @@ import pentacell.core.pack.Pack;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Job;
 import pentacell.desktop.kit.Background;
@@ -54,8 +60,11 @@ final class MatchModel {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Search> search =
             new ReadOnlyObjectWrapper<>(new Search.Idle());
-    private final ReadOnlyObjectWrapper<List<TradeOff.Point>> curve =
+    private final ReadOnlyObjectWrapper<Optional<MatchFigures>> byHand =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<List<Outlook>> curve =
             new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyBooleanWrapper isDrawing = new ReadOnlyBooleanWrapper();
     private final ReadOnlyIntegerWrapper sorts = new ReadOnlyIntegerWrapper();
     private SortedStock sorted;
     private Job matching = Job.none();
@@ -91,6 +100,15 @@ final class MatchModel {
         }
     }
 
+    /// A point of the trade-off and what it means in use.
+    ///
+    /// @param discharged the discharge simulated of it; empty where a resistance is not known
+    record Outlook(TradeOff.Point point, Optional<Discharged> discharged) {
+        MatchFigures figures() {
+            return point.result().figures();
+        }
+    }
+
     /// How a search goes.
     sealed interface Search {
         /// None runs.
@@ -111,7 +129,12 @@ final class MatchModel {
         return search.getReadOnlyProperty();
     }
 
-    ReadOnlyObjectProperty<List<TradeOff.Point>> curveProperty() {
+    /// What a hand would deal of the same cells under the pack's rules.
+    ReadOnlyObjectProperty<Optional<MatchFigures>> byHandProperty() {
+        return byHand.getReadOnlyProperty();
+    }
+
+    ReadOnlyObjectProperty<List<Outlook>> curveProperty() {
         return curve.getReadOnlyProperty();
     }
 
@@ -171,6 +194,7 @@ final class MatchModel {
         WorkshopState state = desk.ledger().state();
         keepPackInHand(state);
         shown.set(Packs.of(state).pack(packName.get()).map(pack -> show(pack, state)));
+        dealByHand();
     }
 
     private Shown show(Pack pack, WorkshopState state) {
@@ -313,6 +337,7 @@ final class MatchModel {
         Map<CellId, Integer> locks = locks(rules);
         cancelCurve();
         curve.set(List.of());
+        isDrawing.set(true);
         drawing =
                 desk.work()
                         .lane("trade-off")
@@ -325,25 +350,81 @@ final class MatchModel {
                                                 CURVE_POINTS,
                                                 CURVE_EFFORT,
                                                 watch(job),
-                                                point -> Background.tell(() -> add(job, point))),
+                                                point -> {
+                                                    Outlook outlook =
+                                                            new Outlook(
+                                                                    point,
+                                                                    MatchOutlook.of(
+                                                                            point.result(),
+                                                                            candidates));
+                                                    Background.tell(() -> add(job, outlook));
+                                                }),
                                 points -> {
+                                    isDrawing.set(false);
                                     if (points.isEmpty() && !drawing.isCancelled())
                                         desk.notices()
                                                 .say(
                                                         "No curve: every cell needs a resistance, and the other rules must be possible.");
                                 },
-                                failure -> desk.notices().say("No curve: " + failure.getMessage()));
+                                failure -> {
+                                    isDrawing.set(false);
+                                    desk.notices().say("No curve: " + failure.getMessage());
+                                });
     }
 
-    private void add(Job job, TradeOff.Point point) {
+    private void add(Job job, Outlook outlook) {
         if (job.isCancelled()) return;
-        List<TradeOff.Point> longer = new ArrayList<>(curve.get());
-        longer.add(point);
+        List<Outlook> longer = new ArrayList<>(curve.get());
+        longer.add(outlook);
         curve.set(List.copyOf(longer));
+        isDrawing.set(longer.size() < CURVE_POINTS);
     }
 
     void cancelCurve() {
         drawing.cancel();
+        isDrawing.set(false);
+    }
+
+    /// Whether the curve is growing.
+    ReadOnlyBooleanProperty drawingProperty() {
+        return isDrawing.getReadOnlyProperty();
+    }
+
+    /// Takes the match of a point of the curve for the pack in hand.
+    void take(TradeOff.Point point) {
+        String pack = packName.get();
+        desk.ledger()
+                .log(
+                        "Match " + pack,
+                        List.of(
+                                new PackFact.GroupsMatched(
+                                        pack,
+                                        point.result().rules(),
+                                        point.result().groups(),
+                                        locks(point.result().rules()))),
+                        () ->
+                                desk.notices()
+                                        .say(
+                                                "Took the match within %s."
+                                                        .formatted(
+                                                                Quantity.RESISTANCE.text(
+                                                                        point.limitMilliohms()))));
+    }
+
+    private void dealByHand() {
+        if (shown.get().isEmpty()) {
+            byHand.set(Optional.empty());
+            return;
+        }
+        Shown now = shown.get().get();
+        List<Candidate> candidates = stock().candidates();
+        desk.work()
+                .lane("by hand")
+                .run(
+                        () -> MatchByHand.figures(candidates, now.pack().rules()),
+                        figures -> {
+                            if (shown.get().equals(Optional.of(now))) byHand.set(figures);
+                        });
     }
 
     /// Lets two cells change places, unless one is locked.

@@ -21,6 +21,7 @@ import pentacell.desktop.theme.Theme;
 /// pack.
 public final class MatchStation implements Station {
     static final String SKYLINE = "Skyline";
+    static final String TRADE_OFF = "Trade-off";
     static final String PICK = "Pick list";
 
     private final Desk desk;
@@ -50,7 +51,7 @@ public final class MatchStation implements Station {
 
     @Override
     public List<String> panes() {
-        return List.of(SKYLINE, PICK);
+        return List.of(SKYLINE, TRADE_OFF, PICK);
     }
 
     @Override

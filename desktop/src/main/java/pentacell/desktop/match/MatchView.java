@@ -17,6 +17,7 @@ import pentacell.desktop.kit.Wrapping;
 final class MatchView {
     private final BorderPane view = new BorderPane();
     private final Skyline skyline;
+    private final Lazy<TradeOffPane> tradeOff;
     private final Lazy<PickPane> pick;
     private final VBox centre = new VBox();
     private final PaneTabs tabs = new PaneTabs(this::show);
@@ -26,7 +27,10 @@ final class MatchView {
     MatchView(Desk desk, FileAsk files, MatchModel model) {
         skyline = new Skyline(desk, model);
         pick = new Lazy<>(() -> new PickPane(desk, model, files));
-        tabs.add(MatchStation.SKYLINE, () -> skyline).add(MatchStation.PICK, pick::get);
+        tradeOff = new Lazy<>(() -> new TradeOffPane(model));
+        tabs.add(MatchStation.SKYLINE, () -> skyline)
+                .add(MatchStation.TRADE_OFF, tradeOff::get)
+                .add(MatchStation.PICK, pick::get);
         view.setId("match-station");
         view.getStyleClass().add("station");
         Following rules = new Following(() -> new RulesPanel(desk, model));
@@ -39,9 +43,10 @@ final class MatchView {
                 .subscribe(text ->
                         consequence.setText(
                                 text.isEmpty()
-                                        ? "Drag one cell onto another to swap. L locks; X marks, X again swaps."
+                                        ? "Drag to swap; L locks; X marks, X again swaps."
                                         : text));
         model.shownProperty().subscribe(figures::show);
+        model.byHandProperty().subscribe(figures::showByHand);
         ControlRow views = ControlRow.of(consequence, ControlRow.gap(), tabs.row());
         views.getStyleClass().add("views");
         centre.getStyleClass().add("station-centre");
@@ -64,7 +69,8 @@ final class MatchView {
         centre.getChildren().setAll(pane);
         boolean isSkyline = name.equals(MatchStation.SKYLINE);
         consequence.setVisible(isSkyline);
+        consequence.setManaged(isSkyline);
         if (isSkyline) skyline.requestFocus();
-        else pick.get().focusField();
+        else if (name.equals(MatchStation.PICK)) pick.get().focusField();
     }
 }

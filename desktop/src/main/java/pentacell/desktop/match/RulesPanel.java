@@ -118,7 +118,12 @@ final class RulesPanel extends VBox {
     }
 
     private Node curve() {
-        TradeOffPlot plot = new TradeOffPlot(model, fields::limitIrSpread);
+        TradeOffPlot plot =
+                new TradeOffPlot(
+                        model,
+                        "trade-off",
+                        TradeOffPlot.Lines.CAPACITY,
+                        each -> fields.limitIrSpread(each.point().limitMilliohms()));
         Button draw = new Button("Draw trade-off");
         draw.setId("draw-trade-off");
         draw.setOnAction(pressed -> rules().ifPresent(model::drawCurve));

@@ -2,15 +2,15 @@ package pentacell.desktop.match;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.function.DoubleConsumer;
+import java.util.function.Consumer;
 import javafx.scene.layout.StackPane;
-import pentacell.core.match.TradeOff;
 import pentacell.desktop.kit.Axis;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
 import pentacell.desktop.kit.Scale;
+import pentacell.desktop.match.MatchModel.Outlook;
 import pentacell.desktop.match.MatchModel.Shown;
 
 /// The trade between the IR limit and the smallest group, with the present match on it. A click
@@ -18,30 +18,41 @@ import pentacell.desktop.match.MatchModel.Shown;
 final class TradeOffPlot extends StackPane {
     private final MatchModel model;
     private final PlotSurface surface = new PlotSurface(this::paint);
+    private final Lines lines;
     private Optional<Scale> across = Optional.empty();
 
-    TradeOffPlot(MatchModel model, DoubleConsumer takeLimit) {
+    /// What is drawn.
+    enum Lines {
+        /// The smallest group alone, where there is little room.
+        CAPACITY,
+        /// The share of the hardest-worked cell as well.
+        CAPACITY_AND_SHARE
+    }
+
+    /// @param id of the node
+    /// @param chosen told of the point next to a click
+    TradeOffPlot(MatchModel model, String id, Lines lines, Consumer<Outlook> chosen) {
         this.model = model;
-        setId("trade-off");
+        this.lines = lines;
+        setId(id);
         setAccessibleText("Smallest group against the limit on IR spread");
         getChildren().add(surface);
         model.curveProperty().subscribe(curve -> surface.repaint());
         model.shownProperty().subscribe(shown -> surface.repaint());
-        setOnMouseClicked(click ->
-                nearest(click.getX()).ifPresent(point -> takeLimit.accept(point.limitMilliohms())));
+        setOnMouseClicked(click -> nearest(click.getX()).ifPresent(chosen));
     }
 
-    private Optional<TradeOff.Point> nearest(double x) {
+    private Optional<Outlook> nearest(double x) {
         if (across.isEmpty()) return Optional.empty();
         Scale scale = across.get();
         return model.curveProperty().get().stream()
                 .min(
                         java.util.Comparator.comparingDouble(
-                                point -> Math.abs(scale.pixel(point.limitMilliohms()) - x)));
+                                each -> Math.abs(scale.pixel(each.point().limitMilliohms()) - x)));
     }
 
     private void paint(Pen pen, double width, double height) {
-        List<TradeOff.Point> curve = model.curveProperty().get();
+        List<Outlook> curve = model.curveProperty().get();
         double em = pen.em();
         if (curve.size() < 2) {
             across = Optional.empty();
@@ -56,46 +67,80 @@ final class TradeOffPlot extends StackPane {
             return;
         }
         double left = 3.9 * em;
+        double right = lines == Lines.CAPACITY ? width : width - 3.4 * em;
         double bottom = height - 2.6 * em;
         var usable =
                 curve.stream()
-                        .mapToDouble(point -> point.result().figures().usableMilliampHours())
+                        .mapToDouble(each -> each.figures().usableMilliampHours())
                         .summaryStatistics();
         Scale x =
                 Scale.around(
-                        curve.get(0).limitMilliohms(),
-                        curve.get(curve.size() - 1).limitMilliohms(),
+                        curve.get(0).point().limitMilliohms(),
+                        curve.get(curve.size() - 1).point().limitMilliohms(),
                         0.06,
                         left,
-                        width - 4);
+                        right - 4);
         Scale y = Scale.around(usable.getMin(), usable.getMax(), 0.12, bottom, 0.6 * em);
         across = Optional.of(x);
-        pen.fill(Hue.SHEET, 1, left, 0, width - left, bottom);
-        new Axis(y, 4, Hue.RULE, 0.8).upright(pen, left, width, 4);
+        pen.fill(Hue.SHEET, 1, left, 0, right - left, bottom);
+        new Axis(y, 4, Hue.RULE, 0.8).upright(pen, left, right, 4);
         new Axis(x, 4, Hue.RULE, 0.8).level(pen, bottom, bottom, bottom + 0.8 * em);
         pen.text(
                 Hue.SECOND,
                 0.8,
                 false,
                 Anchor.RIGHT,
-                width - 2,
+                right - 2,
                 bottom + 1.9 * em,
                 "IR limit / mΩ");
+        if (lines == Lines.CAPACITY_AND_SHARE) shares(pen, curve, x, bottom, right, width);
         pen.text(Hue.SECOND, 0.8, false, Anchor.LEFT, 0, bottom + 1.9 * em, "usable / mAh");
         for (int i = 0; i < curve.size(); i++) {
-            double px = x.pixel(curve.get(i).limitMilliohms());
-            double py = y.pixel(curve.get(i).result().figures().usableMilliampHours());
+            double px = x.pixel(curve.get(i).point().limitMilliohms());
+            double py = y.pixel(curve.get(i).figures().usableMilliampHours());
             if (i > 0)
                 pen.line(
                         Hue.MEASURED,
                         1.5,
-                        x.pixel(curve.get(i - 1).limitMilliohms()),
-                        y.pixel(curve.get(i - 1).result().figures().usableMilliampHours()),
+                        x.pixel(curve.get(i - 1).point().limitMilliohms()),
+                        y.pixel(curve.get(i - 1).figures().usableMilliampHours()),
                         px,
                         py);
             pen.disc(Hue.MEASURED, 1, px, py, 2.5);
         }
         model.shownProperty().get().ifPresent(shown -> present(pen, shown, x, y));
+    }
+
+    /// The share of the hardest-worked cell, dashed, with its own axis on the right.
+    private static void shares(
+            Pen pen, List<Outlook> curve, Scale x, double bottom, double right, double width) {
+        double em = pen.em();
+        List<Outlook> known = curve.stream().filter(each -> each.discharged().isPresent()).toList();
+        if (known.size() < 2) return;
+        var shares = known.stream().mapToDouble(TradeOffPlot::share).summaryStatistics();
+        Scale y = Scale.around(shares.getMin(), shares.getMax(), 0.12, bottom, 0.6 * em);
+        new Axis(y, 4, Hue.RULE, 0.8).besides(pen, Hue.SECOND, right + 0.3 * em);
+        pen.text(Hue.SECOND, 0.8, false, Anchor.RIGHT, width - 2, bottom + 1.9 * em, "share");
+        for (int i = 0; i < known.size(); i++) {
+            double px = x.pixel(known.get(i).point().limitMilliohms());
+            double py = y.pixel(share(known.get(i)));
+            if (i > 0) {
+                pen.dashes(4, 3);
+                pen.line(
+                        Hue.ACCENT,
+                        1.5,
+                        x.pixel(known.get(i - 1).point().limitMilliohms()),
+                        y.pixel(share(known.get(i - 1))),
+                        px,
+                        py);
+                pen.dashes();
+            }
+            pen.fill(Hue.ACCENT, 1, px - 2.5, py - 2.5, 5, 5);
+        }
+    }
+
+    private static double share(Outlook outlook) {
+        return outlook.discharged().orElseThrow().worstShareAtStart();
     }
 
     private static void present(Pen pen, Shown shown, Scale x, Scale y) {
