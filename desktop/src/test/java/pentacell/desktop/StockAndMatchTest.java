@@ -18,6 +18,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.Cells;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
 import pentacell.desktop.match.MatchStation;
@@ -120,6 +121,67 @@ final class StockAndMatchTest {
             bench.await("it says why not", () -> bench.text("#said").contains("is locked"));
             assertEquals(0, pack(bench).groupOf(first).orElseThrow());
         }
+    }
+
+    /// A cell that failed at the last look: R names the best of the shelf and what it means, R
+    /// again takes it; under a limit a swap that breaks it is refused.
+    @Test
+    void aFailedCellIsReplacedByTheBestLeftOver() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            CellId failed = pack(bench).groups().get(2).get(1);
+            bench.robot.interact(() -> bench.bench.desk().selection().select(failed));
+            bench.keys(KeyCode.R);
+            String named = bench.text("#swap-effect");
+            assertTrue(
+                    named.contains(" for " + failed + ": usable ") && named.contains("R again"),
+                    named);
+            assertTrue(pack(bench).groupOf(failed).isPresent(), "named only");
+            bench.keys(KeyCode.R);
+            bench.await("it is replaced", () -> pack(bench).groupOf(failed).isEmpty());
+            CellId came = new CellId(named.substring(0, named.indexOf(' ')));
+            assertEquals(2, pack(bench).groupOf(came).orElseThrow());
+        }
+    }
+
+    @Test
+    void aSwapThatBreaksTheLimitIsRefused() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            set(bench, "#rule-ir-spread", "3");
+            bench.click("#match");
+            bench.await(
+                    "it is matched", () -> pack(bench).rules().maxIrSpreadMilliohms().isPresent());
+            List<List<CellId>> before = pack(bench).groups();
+            CellId low = byResistance(bench, before, 1);
+            CellId high = byResistance(bench, before, -1);
+            bench.robot.interact(() -> bench.bench.desk().selection().select(low));
+            bench.robot.interact(() -> bench.robot.lookup("#skyline").query().requestFocus());
+            bench.keys(KeyCode.X);
+            bench.robot.interact(() -> bench.bench.desk().selection().select(high));
+            bench.keys(KeyCode.X);
+            bench.await(
+                    "it says why not",
+                    () ->
+                            bench.text("#said").startsWith("Not swapped: group ")
+                                    && bench.text("#said").contains("the limit is 3.0"));
+            assertEquals(before, pack(bench).groups());
+        }
+    }
+
+    /// The matched cell of lowest (1) or highest (−1) resistance.
+    private static CellId byResistance(BenchFixture bench, List<List<CellId>> groups, int sign) {
+        return groups.stream()
+                .flatMap(List::stream)
+                .min(
+                        java.util.Comparator.comparingDouble(id ->
+                                sign
+                                        * Cells.of(bench.state())
+                                                .cell(id)
+                                                .orElseThrow()
+                                                .acMilliohms()
+                                                .orElseThrow()))
+                .orElseThrow();
     }
 
     @Test

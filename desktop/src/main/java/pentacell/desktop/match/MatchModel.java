@@ -22,11 +22,13 @@ import pentacell.core.circuit.Discharged;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.Candidate;
+import pentacell.core.match.MatchBreach;
 import pentacell.core.match.MatchByHand;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.match.MatchOutcome;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.MatchOutlook;
+import pentacell.core.match.MatchReplacement;
 import pentacell.core.match.Matcher;
 import pentacell.core.match.SearchEffort;
 import pentacell.core.match.SearchWatch;
@@ -92,6 +94,27 @@ final class MatchModel {
 
         boolean isLocked(CellId cell) {
             return pack.locked().contains(cell);
+        }
+
+        /// The limit that a swap would break, if any.
+        Optional<MatchBreach> breachOf(CellId first, CellId second) {
+            return find(first)
+                    .flatMap(one ->
+                            find(second)
+                                    .flatMap(other ->
+                                            MatchBreach.of(
+                                                    groups,
+                                                    MatchSwap.in(groups, one, other),
+                                                    pack.rules())));
+        }
+
+        /// The best cell of the shelf for the place of another, if any keeps the limits.
+        Optional<MatchReplacement> replacementOf(CellId leaving) {
+            return find(leaving)
+                    .filter(cell -> !shelf.contains(cell))
+                    .flatMap(cell ->
+                            MatchReplacement.best(groups, cell, shelf, pack.rules(), 1).stream()
+                                    .findFirst());
         }
 
         /// The figures after two cells changed places.
@@ -440,6 +463,14 @@ final class MatchModel {
         boolean bothOnShelf =
                 now.pack().groupOf(first).isEmpty() && now.pack().groupOf(second).isEmpty();
         if (bothOnShelf || now.pack().groupOf(first).equals(now.pack().groupOf(second))) return;
+        Optional<MatchBreach> breach = now.breachOf(first, second);
+        if (breach.isPresent()) {
+            desk.notices()
+                    .say(
+                            "Not swapped: %s. Change the limit and match again, or choose another cell."
+                                    .formatted(breach.get().sentence()));
+            return;
+        }
         desk.ledger()
                 .log(
                         "Swap " + first + " and " + second,

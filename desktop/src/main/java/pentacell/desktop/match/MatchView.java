@@ -43,7 +43,7 @@ final class MatchView {
                 .subscribe(text ->
                         consequence.setText(
                                 text.isEmpty()
-                                        ? "Drag to swap; L locks; X marks, X again swaps."
+                                        ? "Drag to swap; L locks; X marks and swaps; R replaces."
                                         : text));
         model.shownProperty().subscribe(figures::show);
         model.byHandProperty().subscribe(figures::showByHand);

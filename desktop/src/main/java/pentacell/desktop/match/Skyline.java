@@ -13,6 +13,7 @@ import javafx.scene.layout.StackPane;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchFigures;
+import pentacell.core.match.MatchReplacement;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Pen;
@@ -20,8 +21,8 @@ import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.match.MatchModel.Shown;
 
 /// The skyline as a thing to handle: drag a cell onto another to swap them, L locks, X marks a cell
-/// and then swaps it with the next one marked, arrow keys walk. How it is drawn is
-/// [SkylinePainter].
+/// and then swaps it with the next one marked, R names the best cell of the shelf for a place and
+/// then takes it, arrow keys walk. How it is drawn is [SkylinePainter].
 final class Skyline extends StackPane {
     private final Desk desk;
     private final MatchModel model;
@@ -31,6 +32,10 @@ final class Skyline extends StackPane {
     private Optional<CellId> dragged = Optional.empty();
     private Optional<CellId> target = Optional.empty();
     private Optional<CellId> marked = Optional.empty();
+    private Optional<Replacing> replacing = Optional.empty();
+
+    /// A replacement that was named and not yet taken.
+    private record Replacing(CellId leaving, MatchReplacement replacement) {}
 
     /// Where a cell is drawn.
     ///
@@ -46,7 +51,8 @@ final class Skyline extends StackPane {
         this.model = model;
         setId("skyline");
         setAccessibleRole(AccessibleRole.NODE);
-        setAccessibleText("Skyline of the groups; drag cells to swap, L locks, X marks and swaps");
+        setAccessibleText(
+                "Skyline of the groups; drag cells to swap, L locks, X marks and swaps, R replaces");
         setFocusTraversable(true);
         getChildren().add(surface);
         model.shownProperty().subscribe(shown -> surface.repaint());
@@ -113,6 +119,12 @@ final class Skyline extends StackPane {
         switch (key.getCode()) {
             case L -> selected.ifPresent(model::toggleLock);
             case X -> selected.ifPresent(this::markOrSwap);
+            case R -> {
+                selected.ifPresent(this::nameOrReplace);
+                key.consume();
+                surface.repaint();
+                return;
+            }
             case ESCAPE -> marked = Optional.empty();
             case LEFT -> walk(-1, 0);
             case RIGHT -> walk(1, 0);
@@ -122,6 +134,7 @@ final class Skyline extends StackPane {
                 return;
             }
         }
+        replacing = Optional.empty();
         consequence.set(
                 marked.flatMap(from ->
                                 desk.selection()
@@ -141,6 +154,38 @@ final class Skyline extends StackPane {
         }
         model.swap(marked.get(), selected);
         marked = Optional.empty();
+    }
+
+    /// Names the best cell for the place of the selected one; pressed again, takes it.
+    private void nameOrReplace(CellId selected) {
+        Optional<MatchReplacement> again =
+                replacing
+                        .filter(each -> each.leaving().equals(selected))
+                        .map(Replacing::replacement);
+        replacing = Optional.empty();
+        if (again.isPresent()) {
+            consequence.set("");
+            model.swap(selected, again.get().cell().id());
+            return;
+        }
+        Optional<Shown> shown = model.shownProperty().get();
+        if (shown.isEmpty() || shown.get().pack().groupOf(selected).isEmpty()) {
+            consequence.set("Select a cell of a group; R then names what could take its place.");
+            return;
+        }
+        Optional<MatchReplacement> found = shown.get().replacementOf(selected);
+        replacing = found.map(each -> new Replacing(selected, each));
+        consequence.set(
+                found.map(each ->
+                                effect(
+                                                "%s for %s".formatted(each.cell().id(), selected),
+                                                shown.get().figures(),
+                                                each.after())
+                                        + "; R again swaps")
+                        .orElse(
+                                "No cell left over keeps the rules in the place of "
+                                        + selected
+                                        + "."));
     }
 
     private void walk(int columns, int up) {
@@ -177,12 +222,20 @@ final class Skyline extends StackPane {
         Optional<Candidate> first = shown.flatMap(now -> now.find(from));
         Optional<Candidate> second = shown.flatMap(now -> now.find(to));
         if (shown.isEmpty() || first.isEmpty() || second.isEmpty()) return "";
-        MatchFigures before = shown.get().figures();
-        MatchFigures after = shown.get().after(first.get(), second.get());
-        return "Swap %s and %s: usable %s → %s, spread %s → %s, IR spread in a group %s → %s"
+        return shown.get()
+                .breachOf(from, to)
+                .map(breach -> "Not to be swapped: " + breach.sentence())
+                .orElseGet(() ->
+                        effect(
+                                "Swap %s and %s".formatted(from, to),
+                                shown.get().figures(),
+                                shown.get().after(first.get(), second.get())));
+    }
+
+    private static String effect(String what, MatchFigures before, MatchFigures after) {
+        return "%s: usable %s → %s, spread %s → %s, IR spread in a group %s → %s"
                 .formatted(
-                        from,
-                        to,
+                        what,
                         Quantity.CAPACITY.number(before.usableMilliampHours()),
                         Quantity.CAPACITY.text(after.usableMilliampHours()),
                         Quantity.CAPACITY.number(before.spreadMilliampHours()),
