@@ -108,8 +108,7 @@ public final class TestStation implements Station {
                 new Shot("bays-shed", Theme.SHED, () -> showPane(BAYS)),
                 new Shot("hold-paper", Theme.PAPER, () -> showPane(SHELF)),
                 new Shot("hold-shed", Theme.SHED, () -> showPane(SHELF)),
-                new Shot("curve-paper", Theme.PAPER, this::poseCurve),
-                new Shot("curve-shed", Theme.SHED, this::poseCurve));
+                new Shot("curve-paper", Theme.PAPER, this::poseCurve));
     }
 
     private void poseCurve() {
