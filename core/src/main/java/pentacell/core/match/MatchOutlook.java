@@ -23,6 +23,34 @@ public final class MatchOutlook {
 
     private MatchOutlook() {}
 
+    /// What a match means in use.
+    ///
+    /// @param ampHours what the pack gives, in Ah
+    /// @param wattHours in Wh
+    /// @param worstShareAtStart current of the hardest-worked cell ÷ the mean of its group, at
+    ///   first
+    /// @param worstShare the same at any moment
+    /// @param heatWattHours lost inside the cells, in Wh
+    public record InUse(
+            double ampHours,
+            double wattHours,
+            double worstShareAtStart,
+            double worstShare,
+            double heatWattHours) {}
+
+    /// What the discharge of a matched pack comes to; empty when the resistance of one of its cells
+    /// is not known.
+    public static Optional<InUse> inUse(MatchResult result, List<Candidate> candidates) {
+        return of(result, candidates)
+                .map(each ->
+                        new InUse(
+                                each.ampHours(),
+                                each.wattHours(),
+                                each.worstShareAtStart(),
+                                each.worstShare(),
+                                each.heatWattHours()));
+    }
+
     /// The discharge of a matched pack; empty when the resistance of one of its cells is not known.
     public static Optional<Discharged> of(MatchResult result, List<Candidate> candidates) {
         Map<CellId, Candidate> byId = new HashMap<>();

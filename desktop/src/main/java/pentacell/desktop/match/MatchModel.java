@@ -18,7 +18,6 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.circuit.Discharged;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.Candidate;
@@ -126,7 +125,7 @@ final class MatchModel {
     /// A point of the trade-off and what it means in use.
     ///
     /// @param discharged the discharge simulated of it; empty where a resistance is not known
-    record Outlook(TradeOff.Point point, Optional<Discharged> discharged) {
+    record Outlook(TradeOff.Point point, Optional<MatchOutlook.InUse> discharged) {
         MatchFigures figures() {
             return point.result().figures();
         }
@@ -377,7 +376,7 @@ final class MatchModel {
                                                     Outlook outlook =
                                                             new Outlook(
                                                                     point,
-                                                                    MatchOutlook.of(
+                                                                    MatchOutlook.inUse(
                                                                             point.result(),
                                                                             candidates));
                                                     Background.tell(() -> add(job, outlook));

@@ -6,9 +6,9 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import pentacell.core.circuit.Discharged;
 import pentacell.core.match.MatchByHand;
 import pentacell.core.match.MatchFigures;
+import pentacell.core.match.MatchOutlook.InUse;
 import pentacell.core.match.TradeOff;
 import pentacell.core.match.TradeOff.Bend;
 import pentacell.core.unit.Quantity;
@@ -100,16 +100,16 @@ final class TradeOffPane extends VBox {
                 .number(
                         "Spread / mAh",
                         each -> Quantity.CAPACITY.number(each.figures().spreadMilliampHours()))
-                .number("Ah", each -> of(each, Discharged::ampHours, 2))
-                .number("Wh", each -> of(each, Discharged::wattHours, 1))
-                .number("Share", each -> of(each, Discharged::worstShareAtStart, 2))
-                .number("Most", each -> of(each, Discharged::worstShare, 2))
-                .number("Heat / Wh", each -> of(each, Discharged::heatWattHours, 2))
+                .number("Ah", each -> of(each, InUse::ampHours, 2))
+                .number("Wh", each -> of(each, InUse::wattHours, 1))
+                .number("Share", each -> of(each, InUse::worstShareAtStart, 2))
+                .number("Most", each -> of(each, InUse::worstShare, 2))
+                .number("Heat / Wh", each -> of(each, InUse::heatWattHours, 2))
                 .inThisOrder();
     }
 
     private interface Figure {
-        double of(Discharged discharged);
+        double of(InUse discharged);
     }
 
     private static String of(Outlook outlook, Figure figure, int digits) {
