@@ -6,11 +6,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Random;
 import pentacell.core.bay.BenchHours;
+import pentacell.core.cell.CellId;
 
 /// Lays tests into bays so that all is done soon.
 ///
@@ -39,7 +41,20 @@ public final class Planner {
     ///
     /// @param free places free now
     /// @param days how long a cell lies there
-    public record HoldRoom(int free, int days) {}
+    /// @param longer how long those lie there that do not lie as long as most, such as rescued ones
+    public record HoldRoom(int free, int days, Map<CellId, Integer> longer) {
+        public HoldRoom {
+            longer = Map.copyOf(longer);
+        }
+
+        public HoldRoom(int free, int days) {
+            this(free, days, Map.of());
+        }
+
+        private LocalDateTime freeAgain(Planned test) {
+            return test.doneAt().plusDays(longer.getOrDefault(test.cell(), days));
+        }
+    }
 
     /// Plans the tests of all waiting cells. Same input, same plan.
     public static TestPlan plan(
@@ -250,12 +265,13 @@ public final class Planner {
 
     /// When more cells lie on the hold shelf than it has room for.
     private static Optional<LocalDateTime> shelfFull(List<Planned> planned, HoldRoom shelf) {
-        List<LocalDateTime> done = planned.stream().map(Planned::doneAt).sorted().toList();
+        List<Planned> done =
+                planned.stream().sorted(Comparator.comparing(Planned::doneAt)).toList();
         for (int i = 0; i < done.size(); i++) {
-            LocalDateTime until = done.get(i);
+            LocalDateTime until = done.get(i).doneAt();
             long lying =
                     done.subList(0, i + 1).stream()
-                            .filter(since -> since.plusDays(shelf.days()).isAfter(until))
+                            .filter(test -> shelf.freeAgain(test).isAfter(until))
                             .count();
             if (lying > shelf.free()) return Optional.of(until);
         }

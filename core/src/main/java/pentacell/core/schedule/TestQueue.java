@@ -174,11 +174,15 @@ public final class TestQueue {
                 usable.stream()
                         .map(bay -> new BayTime(bay.name(), freeAt.getOrDefault(bay.name(), now)))
                         .toList();
-        return Planner.plan(
-                jobs,
-                times,
-                Bench.of(state).hours(),
-                now,
-                new Planner.HoldRoom(HoldShelf.of(state).free(), Schools.of(state).hold().days()));
+        return Planner.plan(jobs, times, Bench.of(state).hours(), now, room());
+    }
+
+    private Planner.HoldRoom room() {
+        int usual = Schools.of(state).hold().days();
+        Map<CellId, Integer> longer = new HashMap<>();
+        for (WaitingForTest each : waiting)
+            if (each.instruction().holdDays() > usual)
+                longer.put(each.cell().id(), each.instruction().holdDays());
+        return new Planner.HoldRoom(HoldShelf.of(state).free(), usual, longer);
     }
 }

@@ -150,6 +150,25 @@ final class PlannerTest {
         assertEquals(List.of(), Planner.plan(List.of(), bays(2), DAY, NOW, SHELF).planned());
     }
 
+    /// One bay, a test a day: of two places a third cell finds one free when the first has lain its
+    /// three days, but not when that one is rescued and lies three weeks.
+    @Test
+    void aRescuedCellKeepsItsPlaceLonger() {
+        List<Job> jobs = jobs(1, 48, 48, 48);
+        CellId first =
+                Planner.plan(jobs, bays(1), ALWAYS, NOW, SHELF).planned().stream()
+                        .min(java.util.Comparator.comparing(Planned::doneAt))
+                        .orElseThrow()
+                        .cell();
+        assertEquals(
+                Optional.empty(),
+                Planner.plan(jobs, bays(1), ALWAYS, NOW, new HoldRoom(2, 3)).shelfFullAt());
+        assertEquals(
+                Optional.of(NOW.plusHours(144)),
+                Planner.plan(jobs, bays(1), ALWAYS, NOW, new HoldRoom(2, 3, Map.of(first, 21)))
+                        .shelfFullAt());
+    }
+
     /// Closed forms: 2 Ah at 1 A to empty take two hours; a charge of what is missing at steady
     /// current and its taper, q/(I − I_end)·ln(I/I_end).
     @ParameterizedTest
