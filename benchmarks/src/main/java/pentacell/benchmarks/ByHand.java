@@ -7,18 +7,6 @@ import java.util.stream.IntStream;
 
 /// How groups are dealt without a search; the strongest cells are taken first.
 enum ByHand {
-    /// From bins of 100 mAh, highest to lowest, one cell into each group in turn.
-    BINS("bins") {
-        @Override
-        int next(int turn, int groups) {
-            return turn % groups;
-        }
-
-        @Override
-        long key(long milliampHours) {
-            return milliampHours / 100;
-        }
-    },
     /// There and back.
     SERPENTINE("serpentine") {
         @Override
@@ -44,11 +32,6 @@ enum ByHand {
     /// The group that is next, or −1 for the lightest.
     abstract int next(int turn, int groups);
 
-    /// What cells are put in order by.
-    long key(long milliampHours) {
-        return milliampHours;
-    }
-
     /// The group of each cell, −1 for none.
     int[] deal(MatchCase wanted) {
         long[] milliampHours = wanted.milliampHours();
@@ -60,7 +43,7 @@ enum ByHand {
         int[] strongest =
                 IntStream.range(0, milliampHours.length)
                         .boxed()
-                        .sorted(Comparator.comparingLong(cell -> -key(milliampHours[cell])))
+                        .sorted(Comparator.comparingLong(cell -> -milliampHours[cell]))
                         .mapToInt(Integer::intValue)
                         .limit(wanted.rules().cellsNeeded())
                         .toArray();

@@ -5,6 +5,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import pentacell.core.match.MatchByHand;
+import pentacell.core.match.MatchFigures;
 import pentacell.core.match.MatchOutcome;
 import pentacell.core.match.MatchOutcome.Matched;
 import pentacell.core.match.Matcher;
@@ -69,8 +71,17 @@ public final class MatchComparison {
         columns.add(gap(quick.usable, known));
         columns.add(gap(quick.usable, bound));
         columns.add(solver);
+        columns.add(gap(bins(wanted), known));
         for (ByHand way : ByHand.values()) columns.add(gap(wanted.usable(way.deal(wanted)), known));
         return "| " + String.join(" | ", columns) + " |";
+    }
+
+    /// What dealing from bins gives; −1 when it breaks the limit.
+    private static long bins(MatchCase wanted) {
+        MatchFigures dealt = MatchByHand.figures(wanted.cells(), wanted.rules()).orElseThrow();
+        double limit = wanted.rules().maxIrSpreadMilliohms().orElse(Double.POSITIVE_INFINITY);
+        boolean keeps = dealt.worstIrSpreadMilliohms().orElse(0) <= limit + 1e-6;
+        return keeps ? Math.round(dealt.usableMilliampHours()) : -1;
     }
 
     private static String gap(long usable, long best) {

@@ -5,16 +5,8 @@ import pentacell.core.match.Annealing.Window;
 
 /// Swaps of any two cells of different groups, or of a group and the shelf.
 final class AnySwaps extends Moves {
-    private final int places;
-
     AnySwaps(Grouping grouping, SplittableRandom random) {
         super(grouping, random);
-        places = lot.groups() + (hasShelf() ? 1 : 0);
-    }
-
-    @Override
-    boolean isAnyPossible() {
-        return places > 1;
     }
 
     @Override

@@ -9,14 +9,20 @@ abstract class Moves {
     final CandidateTable lot;
     final SplittableRandom random;
 
+    /// Groups, and the shelf when something lies on it.
+    final int places;
+
     Moves(Grouping grouping, SplittableRandom random) {
         this.grouping = grouping;
         this.lot = grouping.lot;
         this.random = random;
+        places = lot.groups() + (grouping.members(grouping.shelf).length > 0 ? 1 : 0);
     }
 
     /// Whether there are two places at all that cells could change between.
-    abstract boolean isAnyPossible();
+    final boolean isAnyPossible() {
+        return places > 1;
+    }
 
     /// Tries a move.
     ///
@@ -37,10 +43,6 @@ abstract class Moves {
     final int anyOf(int group) {
         int[] members = grouping.members(group);
         return members[random.nextInt(members.length)];
-    }
-
-    final boolean hasShelf() {
-        return grouping.members(grouping.shelf).length > 0;
     }
 
     static double square(long ticks) {

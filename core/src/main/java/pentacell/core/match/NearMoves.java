@@ -18,11 +18,6 @@ final class NearMoves extends Moves {
     }
 
     @Override
-    boolean isAnyPossible() {
-        return lot.groups() > 1 || hasShelf();
-    }
-
-    @Override
     double tryOne(Window window, double temperature) {
         int a = random.nextInt(lot.groups());
         int x = anyOf(a);

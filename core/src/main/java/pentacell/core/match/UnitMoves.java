@@ -14,7 +14,6 @@ final class UnitMoves extends Moves {
     private final Moves swaps;
     private final Optional<ResistanceRow> row;
     private final int[] units;
-    private final int places;
 
     UnitMoves(
             Grouping grouping, SplittableRandom random, Moves swaps, Optional<ResistanceRow> row) {
@@ -22,12 +21,6 @@ final class UnitMoves extends Moves {
         this.swaps = swaps;
         this.row = row;
         units = IntStream.range(0, lot.size()).filter(cell -> lot.count(cell) > 1).toArray();
-        places = lot.groups() + (hasShelf() ? 1 : 0);
-    }
-
-    @Override
-    boolean isAnyPossible() {
-        return places > 1;
     }
 
     @Override

@@ -7,8 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -26,34 +24,27 @@ import pentacell.core.match.MatchByHand;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.match.MatchOutcome;
 import pentacell.core.match.MatchOutcome.Infeasible;
-import pentacell.core.match.MatchOutlook;
 import pentacell.core.match.MatchReplacement;
 import pentacell.core.match.Matcher;
 import pentacell.core.match.SearchEffort;
 import pentacell.core.match.SearchWatch;
-import pentacell.core.match.TradeOff;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.MatchSwap;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
-import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Job;
-import pentacell.desktop.kit.Background;
 
 /// What Match knows: the pack in hand with its figures, the shelf beside it, and the searches that
 /// run.
 final class MatchModel {
     private static final SearchEffort EFFORT = SearchEffort.forSeconds(2, 1);
-    private static final SearchEffort CURVE_EFFORT = SearchEffort.forSeconds(0.4, 1);
 
     /// What a pack is called before anyone named it; the first matched pack takes its place in
     /// hand.
     static final String NEW_PACK = "New pack";
-
-    static final int CURVE_POINTS = 12;
 
     private final Desk desk;
     private final ReadOnlyObjectWrapper<String> packName = new ReadOnlyObjectWrapper<>("");
@@ -63,16 +54,14 @@ final class MatchModel {
             new ReadOnlyObjectWrapper<>(new Search.Idle());
     private final ReadOnlyObjectWrapper<Optional<MatchFigures>> byHand =
             new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<List<Outlook>> curve =
-            new ReadOnlyObjectWrapper<>(List.of());
-    private final ReadOnlyBooleanWrapper isDrawing = new ReadOnlyBooleanWrapper();
     private final ReadOnlyIntegerWrapper sorts = new ReadOnlyIntegerWrapper();
+    private final TradeOffModel tradeOff;
     private SortedStock sorted;
     private Job matching = Job.none();
-    private Job drawing = Job.none();
 
     MatchModel(Desk desk) {
         this.desk = desk;
+        tradeOff = new TradeOffModel(desk, this);
         sorted = SortedStock.of(desk.ledger().state(), desk.ledger().judged(), "");
         desk.ledger().stateProperty().subscribe(this::sort);
         // a search of another workshop was cancelled, and nothing will be heard of it
@@ -122,15 +111,6 @@ final class MatchModel {
         }
     }
 
-    /// A point of the trade-off and what it means in use.
-    ///
-    /// @param discharged the discharge simulated of it; empty where a resistance is not known
-    record Outlook(TradeOff.Point point, Optional<MatchOutlook.InUse> discharged) {
-        MatchFigures figures() {
-            return point.result().figures();
-        }
-    }
-
     /// How a search goes.
     sealed interface Search {
         /// None runs.
@@ -156,8 +136,9 @@ final class MatchModel {
         return byHand.getReadOnlyProperty();
     }
 
-    ReadOnlyObjectProperty<List<Outlook>> curveProperty() {
-        return curve.getReadOnlyProperty();
+    /// The trade-off of the pack in hand.
+    TradeOffModel tradeOff() {
+        return tradeOff;
     }
 
     ReadOnlyObjectProperty<String> packNameProperty() {
@@ -168,8 +149,7 @@ final class MatchModel {
     void takeInHand(String name) {
         if (name.equals(packName.get())) return;
         packName.set(name);
-        cancelCurve();
-        curve.set(List.of());
+        tradeOff.clear();
         search.set(new Search.Idle());
         refresh();
     }
@@ -266,7 +246,7 @@ final class MatchModel {
     }
 
     /// The locks that hold for a pack of as many groups.
-    private Map<CellId, Integer> locks(MatchRules rules) {
+    Map<CellId, Integer> locks(MatchRules rules) {
         Map<CellId, Integer> locks = new HashMap<>();
         shown.get()
                 .ifPresent(now ->
@@ -306,7 +286,7 @@ final class MatchModel {
                 });
     }
 
-    private static SearchWatch watch(Job job) {
+    static SearchWatch watch(Job job) {
         return new SearchWatch() {
             @Override
             public boolean stop() {
@@ -351,86 +331,6 @@ final class MatchModel {
     /// Ends the search with the best it has.
     void cancel() {
         matching.cancel();
-    }
-
-    /// Computes the curve of capacity against the limit on IR spread, point by point.
-    void drawCurve(MatchRules rules) {
-        List<Candidate> candidates = stock().candidates();
-        Map<CellId, Integer> locks = locks(rules);
-        cancelCurve();
-        curve.set(List.of());
-        isDrawing.set(true);
-        drawing =
-                desk.work()
-                        .lane("trade-off")
-                        .run(
-                                job ->
-                                        TradeOff.curve(
-                                                candidates,
-                                                rules,
-                                                locks,
-                                                CURVE_POINTS,
-                                                CURVE_EFFORT,
-                                                watch(job),
-                                                point -> {
-                                                    Outlook outlook =
-                                                            new Outlook(
-                                                                    point,
-                                                                    MatchOutlook.inUse(
-                                                                            point.result(),
-                                                                            candidates));
-                                                    Background.tell(() -> add(job, outlook));
-                                                }),
-                                points -> {
-                                    isDrawing.set(false);
-                                    if (points.isEmpty() && !drawing.isCancelled())
-                                        desk.notices()
-                                                .say(
-                                                        "No curve: every cell needs a resistance, and the other rules must be possible.");
-                                },
-                                failure -> {
-                                    isDrawing.set(false);
-                                    desk.notices().say("No curve: " + failure.getMessage());
-                                });
-    }
-
-    private void add(Job job, Outlook outlook) {
-        if (job.isCancelled()) return;
-        List<Outlook> longer = new ArrayList<>(curve.get());
-        longer.add(outlook);
-        curve.set(List.copyOf(longer));
-        isDrawing.set(longer.size() < CURVE_POINTS);
-    }
-
-    void cancelCurve() {
-        drawing.cancel();
-        isDrawing.set(false);
-    }
-
-    /// Whether the curve is growing.
-    ReadOnlyBooleanProperty drawingProperty() {
-        return isDrawing.getReadOnlyProperty();
-    }
-
-    /// Takes the match of a point of the curve for the pack in hand.
-    void take(TradeOff.Point point) {
-        String pack = packName.get();
-        desk.ledger()
-                .log(
-                        "Match " + pack,
-                        List.of(
-                                new PackFact.GroupsMatched(
-                                        pack,
-                                        point.result().rules(),
-                                        point.result().groups(),
-                                        locks(point.result().rules()))),
-                        () ->
-                                desk.notices()
-                                        .say(
-                                                "Took the match within %s."
-                                                        .formatted(
-                                                                Quantity.RESISTANCE.text(
-                                                                        point.limitMilliohms()))));
     }
 
     private void dealByHand() {

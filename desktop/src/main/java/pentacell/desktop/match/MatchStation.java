@@ -41,12 +41,12 @@ public final class MatchStation implements Station {
 
     /// Begins drawing the trade-off curve of the pack in hand.
     public void drawCurve() {
-        model.shownProperty().get().ifPresent(shown -> model.drawCurve(shown.pack().rules()));
+        model.shownProperty().get().ifPresent(shown -> model.tradeOff().draw(shown.pack().rules()));
     }
 
     /// Whether the trade-off curve has been drawn to its end.
     public boolean hasCurve() {
-        return model.curveProperty().get().size() >= MatchModel.CURVE_POINTS;
+        return model.tradeOff().curveProperty().get().size() >= TradeOffModel.POINTS;
     }
 
     @Override

@@ -126,7 +126,7 @@ final class RulesPanel extends VBox {
                         each -> fields.limitIrSpread(each.point().limitMilliohms()));
         Button draw = new Button("Draw trade-off");
         draw.setId("draw-trade-off");
-        draw.setOnAction(pressed -> rules().ifPresent(model::drawCurve));
+        draw.setOnAction(pressed -> rules().ifPresent(model.tradeOff()::draw));
         Label caption = new Label("Capacity against IR limit; a click takes the limit");
         Wrapping.on(caption);
         caption.getStyleClass().add("caption");

@@ -16,7 +16,7 @@ import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.Scrolled;
 import pentacell.desktop.kit.Wrapping;
-import pentacell.desktop.match.MatchModel.Outlook;
+import pentacell.desktop.match.TradeOffModel.Outlook;
 
 /// What a limit on IR costs this lot and what it brings in use: a sentence, the curve, and every
 /// point of it with its simulated discharge. Any of them can be taken.
@@ -48,11 +48,11 @@ final class TradeOffPane extends VBox {
         simulated.getStyleClass().add("caption");
         Wrapping.on(simulated);
         button(draw, "trade-off-draw", this::draw);
-        button(stop, "trade-off-stop", model::cancelCurve);
+        button(stop, "trade-off-stop", model.tradeOff()::cancel);
         button(
                 take,
                 "trade-off-take",
-                () -> selected().ifPresent(each -> model.take(each.point())));
+                () -> selected().ifPresent(each -> model.tradeOff().take(each.point())));
         take.getStyleClass().add("primary");
         columns();
         TradeOffPlot plot =
@@ -75,8 +75,8 @@ final class TradeOffPane extends VBox {
         table.getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(row -> take.setDisable(row == null));
-        model.curveProperty().subscribe(this::show);
-        model.drawingProperty().subscribe(drawing -> sayProgress());
+        model.tradeOff().curveProperty().subscribe(this::show);
+        model.tradeOff().drawingProperty().subscribe(drawing -> sayProgress());
         model.byHandProperty().subscribe(this::showByHand);
         model.shownProperty().subscribe(shown -> sayProgress());
     }
@@ -131,18 +131,19 @@ final class TradeOffPane extends VBox {
     }
 
     private Optional<Bend> bend() {
-        return TradeOff.bend(model.curveProperty().get().stream().map(Outlook::point).toList());
+        return TradeOff.bend(
+                model.tradeOff().curveProperty().get().stream().map(Outlook::point).toList());
     }
 
     private void draw() {
-        model.shownProperty().get().ifPresent(shown -> model.drawCurve(shown.pack().rules()));
+        model.shownProperty().get().ifPresent(shown -> model.tradeOff().draw(shown.pack().rules()));
     }
 
     private void show(List<Outlook> curve) {
         Optional<Outlook> before = selected();
         table.getItems().setAll(curve);
         before.filter(curve::contains).ifPresent(table.getSelectionModel()::select);
-        boolean isWhole = curve.size() >= MatchModel.CURVE_POINTS;
+        boolean isWhole = curve.size() >= TradeOffModel.POINTS;
         meaning.setText(
                 isWhole
                         ? bend().map(bend -> meaning(bend, curve)).orElse("")
@@ -215,14 +216,14 @@ final class TradeOffPane extends VBox {
     }
 
     private void sayProgress() {
-        int points = model.curveProperty().get().size();
-        boolean isDrawing = model.drawingProperty().get();
+        int points = model.tradeOff().curveProperty().get().size();
+        boolean isDrawing = model.tradeOff().drawingProperty().get();
         draw.setDisable(isDrawing || model.shownProperty().get().isEmpty());
         stop.setVisible(isDrawing);
         stop.setManaged(isDrawing);
         progress.setText(
                 isDrawing || points > 0
-                        ? "%d of %d points".formatted(points, MatchModel.CURVE_POINTS)
+                        ? "%d of %d points".formatted(points, TradeOffModel.POINTS)
                         : "");
     }
 }

@@ -10,8 +10,8 @@ import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
 import pentacell.desktop.kit.Scale;
-import pentacell.desktop.match.MatchModel.Outlook;
 import pentacell.desktop.match.MatchModel.Shown;
+import pentacell.desktop.match.TradeOffModel.Outlook;
 
 /// The trade between the IR limit and the smallest group, with the present match on it. A click
 /// takes a point's limit.
@@ -37,7 +37,7 @@ final class TradeOffPlot extends StackPane {
         setId(id);
         setAccessibleText("Smallest group against the limit on IR spread");
         getChildren().add(surface);
-        model.curveProperty().subscribe(curve -> surface.repaint());
+        model.tradeOff().curveProperty().subscribe(curve -> surface.repaint());
         model.shownProperty().subscribe(shown -> surface.repaint());
         setOnMouseClicked(click -> nearest(click.getX()).ifPresent(chosen));
     }
@@ -45,14 +45,14 @@ final class TradeOffPlot extends StackPane {
     private Optional<Outlook> nearest(double x) {
         if (across.isEmpty()) return Optional.empty();
         Scale scale = across.get();
-        return model.curveProperty().get().stream()
+        return model.tradeOff().curveProperty().get().stream()
                 .min(
                         java.util.Comparator.comparingDouble(
                                 each -> Math.abs(scale.pixel(each.point().limitMilliohms()) - x)));
     }
 
     private void paint(Pen pen, double width, double height) {
-        List<Outlook> curve = model.curveProperty().get();
+        List<Outlook> curve = model.tradeOff().curveProperty().get();
         double em = pen.em();
         if (curve.size() < 2) {
             across = Optional.empty();
