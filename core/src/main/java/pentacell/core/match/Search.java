@@ -38,7 +38,7 @@ final class Search {
     /// the bound it asks for.
     private static final double[] NEAR_REACH = {0.25, 0.5, 1, 2};
 
-    private static final double[] NEAR_PART = {1, 0.5, 1, 0.5};
+    private static final double[] NEAR_PART = {0.5, 0.1, 0.25, 0.1};
 
     private final CandidateTable lot;
     private final Selection selection;
