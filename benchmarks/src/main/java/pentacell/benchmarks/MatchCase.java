@@ -6,7 +6,6 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 import pentacell.core.cell.CellId;
@@ -121,16 +120,8 @@ record MatchCase(Kind kind, List<Candidate> cells, MatchRules rules) {
     private static MatchCase of(Kind kind, int cells, double limit, List<Integer> sizes) {
         OptionalDouble spread = limit < NONE ? OptionalDouble.of(limit) : OptionalDouble.empty();
         MatchRules rules =
-                new MatchRules(
-                        sizes,
-                        Selection.STRONGEST,
-                        spread,
-                        OptionalInt.empty(),
-                        0,
-                        OptionalDouble.empty(),
-                        0,
-                        Optional.empty(),
-                        Optional.empty());
+                MatchRules.of(sizes, Selection.STRONGEST)
+                        .with(change -> change.maxIrSpreadMilliohms(spread).repeatabilityShare(0));
         return new MatchCase(kind, kind.lot(cells, 1000L * kind.ordinal() + cells), rules);
     }
 

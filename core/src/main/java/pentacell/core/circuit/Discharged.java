@@ -16,6 +16,7 @@ import java.util.List;
 /// @param worstShareAtStart the same at the first moment
 /// @param worstGroup group of that cell, from 0
 /// @param worstPlace its place in the group, from 0
+/// @param cells what each cell did, group by group
 public record Discharged(
         double ampHours,
         double wattHours,
@@ -28,10 +29,23 @@ public record Discharged(
         double worstShare,
         double worstShareAtStart,
         int worstGroup,
-        int worstPlace) {
+        int worstPlace,
+        List<List<CellUse>> cells) {
     public Discharged {
         groupVolts = List.copyOf(groupVolts);
         leftAmpHours = List.copyOf(leftAmpHours);
+        cells = cells.stream().map(List::copyOf).toList();
+    }
+
+    /// What a cell did.
+    ///
+    /// @param ampHours it gave, in Ah
+    /// @param heatWatts lost in it, on the mean, in W
+    public record CellUse(double ampHours, double heatWatts) {}
+
+    /// Mean heat of the cell that ran hottest, in W.
+    public double hottestCellWatts() {
+        return cells.stream().flatMap(List::stream).mapToDouble(CellUse::heatWatts).max().orElse(0);
     }
 
     /// What can end a discharge.

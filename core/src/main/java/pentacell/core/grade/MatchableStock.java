@@ -21,7 +21,7 @@ import pentacell.core.state.WorkshopState;
 /// @param candidates cells that are fit, measured and not in another pack
 /// @param notMeasured cells without a capacity or a model
 /// @param out cells judged out
-/// @param inOtherPacks fit cells already matched into another pack
+/// @param inOtherPacks fit cells already matched into another pack or kept for its repairs
 /// @param method the one way of reading resistance that is looked at
 public record MatchableStock(
         List<Candidate> candidates,
@@ -42,8 +42,7 @@ public record MatchableStock(
         Set<CellId> inOtherPacks =
                 Packs.of(state).all().values().stream()
                         .filter(other -> !other.name().equals(pack))
-                        .flatMap(other -> other.groups().stream())
-                        .flatMap(List::stream)
+                        .flatMap(other -> other.cells().stream())
                         .collect(Collectors.toSet());
         List<CellRecord> fit = new ArrayList<>();
         int notMeasured = 0;

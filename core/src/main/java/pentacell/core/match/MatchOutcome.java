@@ -24,6 +24,9 @@ public sealed interface MatchOutcome {
         MAX_IR,
         MAX_IR_SPREAD,
         MAX_MODELS,
-        LOCKS
+        LOCKS,
+        SCHOOL,
+        TARGET,
+        SPARES
     }
 }

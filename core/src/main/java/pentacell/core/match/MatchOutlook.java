@@ -7,11 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.circuit.Ageing;
 import pentacell.core.circuit.CircuitCell;
 import pentacell.core.circuit.Discharged;
 import pentacell.core.circuit.Load;
 import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
+import pentacell.core.circuit.VoltageCurve;
 
 /// What a match means in use: a discharge of the pack from full at a rate that says something of
 /// most uses, half of its capacity an hour.
@@ -20,6 +22,8 @@ public final class MatchOutlook {
     private static final double RATE_AN_HOUR = 0.5;
 
     private static final double STEP_SECONDS = 5;
+    private static final double AGEING_STEP_SECONDS = 60;
+    private static final int[] LATER_CYCLES = {100, 500};
 
     private MatchOutlook() {}
 
@@ -31,34 +35,90 @@ public final class MatchOutlook {
     ///   first
     /// @param worstShare the same at any moment
     /// @param heatWattHours lost inside the cells, in Wh
+    /// @param hottestCellWatts mean heat of the cell that ran hottest, in W
+    /// @param later what is to be expected later, by the model of [Ageing]
     public record InUse(
             double ampHours,
             double wattHours,
             double worstShareAtStart,
             double worstShare,
-            double heatWattHours) {}
+            double heatWattHours,
+            double hottestCellWatts,
+            List<Later> later) {
+        public InUse {
+            later = List.copyOf(later);
+        }
+    }
 
-    /// What the discharge of a matched pack comes to; empty when the resistance of one of its cells
-    /// is not known.
-    public static Optional<InUse> inUse(MatchResult result, List<Candidate> candidates) {
-        return of(result, candidates)
-                .map(each ->
-                        new InUse(
-                                each.ampHours(),
-                                each.wattHours(),
-                                each.worstShareAtStart(),
-                                each.worstShare(),
-                                each.heatWattHours()));
+    /// What a pack comes to after some cycles.
+    ///
+    /// @param ampHours it then gives, in Ah
+    /// @param spreadMilliampHours largest minus smallest group then, in mAh
+    public record Later(int cycles, double ampHours, double spreadMilliampHours) {}
+
+    /// What a matched pack comes to in use; empty when the resistance of one of its cells is not
+    /// known.
+    public static Optional<InUse> inUse(List<List<CellId>> groups, List<Candidate> candidates) {
+        return circuit(groups, candidates).map(MatchOutlook::inUse);
+    }
+
+    private static InUse inUse(Circuit circuit) {
+        Discharged now = circuit.discharge();
+        List<Later> later = new ArrayList<>();
+        List<List<CircuitCell>> cells = circuit.groups();
+        int done = 0;
+        for (int cycles : LATER_CYCLES) {
+            Ageing.Aged aged =
+                    Ageing.after(
+                            cycles - done,
+                            cells,
+                            circuit.curve(),
+                            circuit.load(),
+                            circuit.chemistry().endVolts(),
+                            AGEING_STEP_SECONDS);
+            cells = aged.groups();
+            done = cycles;
+            later.add(new Later(cycles, aged.usable().ampHours(), 1000 * aged.spreadAmpHours()));
+        }
+        return new InUse(
+                now.ampHours(),
+                now.wattHours(),
+                now.worstShareAtStart(),
+                now.worstShare(),
+                now.heatWattHours(),
+                now.hottestCellWatts(),
+                later);
     }
 
     /// The discharge of a matched pack; empty when the resistance of one of its cells is not known.
     public static Optional<Discharged> of(MatchResult result, List<Candidate> candidates) {
+        return circuit(result.groups(), candidates).map(Circuit::discharge);
+    }
+
+    private record Circuit(List<List<CircuitCell>> groups, Chemistry chemistry, Load load) {
+        VoltageCurve curve() {
+            return RestCurve.of(chemistry).curve();
+        }
+
+        Discharged discharge() {
+            return PackSimulation.discharge(
+                    groups,
+                    curve(),
+                    load,
+                    chemistry.endVolts(),
+                    STEP_SECONDS,
+                    (seconds, volts, amps, groupVolts) -> {});
+        }
+    }
+
+    private static Optional<Circuit> circuit(
+            List<List<CellId>> matched, List<Candidate> candidates) {
         Map<CellId, Candidate> byId = new HashMap<>();
         candidates.forEach(each -> byId.put(each.id(), each));
         List<List<CircuitCell>> groups = new ArrayList<>();
         double ampHours = 0;
         Chemistry chemistry = Chemistry.NMC;
-        for (List<CellId> ids : result.groups()) {
+        for (List<CellId> ids : matched) {
             List<CircuitCell> group = new ArrayList<>();
             for (CellId id : ids) {
                 Candidate cell = byId.get(id);
@@ -73,14 +133,8 @@ public final class MatchOutlook {
             }
             groups.add(group);
         }
-        Load load = new Load.Amps(RATE_AN_HOUR * ampHours / groups.size());
         return Optional.of(
-                PackSimulation.discharge(
-                        groups,
-                        RestCurve.of(chemistry).curve(),
-                        load,
-                        chemistry.endVolts(),
-                        STEP_SECONDS,
-                        (seconds, volts, amps, groupVolts) -> {}));
+                new Circuit(
+                        groups, chemistry, new Load.Amps(RATE_AN_HOUR * ampHours / groups.size())));
     }
 }

@@ -1,33 +1,38 @@
 package pentacell.core.match;
 
 import java.util.SplittableRandom;
+import pentacell.core.pack.EveningWeights;
 
 /// Spends the freedom that is left below the meter's noise: evens out the groups' resistance and
 /// spreads the donors, while every sum stays in its window.
 ///
-/// Cost = Σ (G ÷ Ḡ − 1)² ÷ S in units of (1 %)², G being a group's conductance Σ 1 ÷ R, plus the
-/// share of cell pairs in a group that come from one donor. Swaps between groups only, so Ḡ stays
-/// what it is.
+/// Cost = weight × Σ (G ÷ Ḡ − 1)² ÷ S in units of (1 %)², G being a group's conductance Σ 1 ÷ R,
+/// plus by their weights the cell pairs in a group that come from one donor, and those that are of
+/// one model. Swaps between groups only, so Ḡ stays what it is.
 final class ResistanceBalance {
     private static final double ONE_PERCENT_SQUARED = 1e-4;
-    private static final double DONOR_WEIGHT = 0.05;
 
     private final Grouping grouping;
     private final CandidateTable lot;
     private final double[] conductance;
     private final double meanConductance;
     private final int[][] donorCount;
+    private final int[][] modelCount;
+    private final EveningWeights weights;
 
-    ResistanceBalance(Grouping grouping) {
+    ResistanceBalance(Grouping grouping, EveningWeights weights) {
         this.grouping = grouping;
+        this.weights = weights;
         this.lot = grouping.lot;
         conductance = new double[lot.groups()];
         donorCount = new int[lot.groups()][lot.donors()];
+        modelCount = new int[lot.groups()][lot.models()];
         double total = 0;
         for (int group = 0; group < lot.groups(); group++) {
             for (int cell : grouping.members(group)) {
                 if (lot.hasEveryResistance()) conductance[group] += lot.conductance(cell);
                 donorCount[group][lot.donor(cell)]++;
+                modelCount[group][lot.model(cell)]++;
             }
             total += conductance[group];
         }
@@ -57,24 +62,26 @@ final class ResistanceBalance {
         if (meanConductance > 0) {
             double moved = lot.conductance(x) - lot.conductance(y);
             change +=
-                    (unevenness(conductance[a] - moved)
+                    weights.resistance()
+                            * (unevenness(conductance[a] - moved)
                                     + unevenness(conductance[b] + moved)
                                     - unevenness(conductance[a])
                                     - unevenness(conductance[b]))
                             / (ONE_PERCENT_SQUARED * lot.groups());
         }
-        int donorOfX = lot.donor(x);
-        int donorOfY = lot.donor(y);
-        if (donorOfX != donorOfY) {
-            // n² − (n − 1)² = 2n − 1 for each count that moves by one
-            int pairs =
-                    donorCount[a][donorOfY]
-                            - (donorCount[a][donorOfX] - 1)
-                            + donorCount[b][donorOfX]
-                            - (donorCount[b][donorOfY] - 1);
-            change += DONOR_WEIGHT * 2 * pairs / lot.groups();
-        }
-        return change;
+        double pairs =
+                weights.donors() * pairsGained(donorCount, a, b, lot.donor(x), lot.donor(y))
+                        + weights.models()
+                                * pairsGained(modelCount, a, b, lot.model(x), lot.model(y));
+        return change + pairs / lot.groups();
+    }
+
+    /// How many more ordered pairs of one kind there are after one of kind x left group a for one
+    /// of kind y in b.
+    private static double pairsGained(int[][] count, int a, int b, int x, int y) {
+        if (x == y) return 0;
+        // n² − (n − 1)² = 2n − 1 for each count that moves by one
+        return 2.0 * (count[a][y] - (count[a][x] - 1) + count[b][x] - (count[b][y] - 1));
     }
 
     private double unevenness(double groupConductance) {
@@ -88,11 +95,16 @@ final class ResistanceBalance {
             conductance[a] -= moved;
             conductance[b] += moved;
         }
-        donorCount[a][lot.donor(x)]--;
-        donorCount[a][lot.donor(y)]++;
-        donorCount[b][lot.donor(y)]--;
-        donorCount[b][lot.donor(x)]++;
+        move(donorCount, a, b, lot.donor(x), lot.donor(y));
+        move(modelCount, a, b, lot.model(x), lot.model(y));
         grouping.swap(x, y);
+    }
+
+    private static void move(int[][] count, int a, int b, int x, int y) {
+        count[a][x]--;
+        count[a][y]++;
+        count[b][y]--;
+        count[b][x]++;
     }
 
     private int anyOf(int group, SplittableRandom random) {

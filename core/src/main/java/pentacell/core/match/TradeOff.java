@@ -76,7 +76,7 @@ public final class TradeOff {
             SearchEffort effort,
             SearchWatch watch,
             Listener listener) {
-        OptionalDouble tightest = Matcher.leastIrSpread(candidates, rules, locks, effort.seed());
+        OptionalDouble tightest = PlainMatch.leastIrSpread(candidates, rules, locks, effort.seed());
         MatchRules unlimited = rules.withMaxIrSpread(OptionalDouble.empty());
         if (tightest.isEmpty()
                 || !(Matcher.match(candidates, unlimited, locks, effort, watch)
@@ -119,7 +119,7 @@ public final class TradeOff {
         };
     }
 
-    private static double upToHundredth(double milliohms) {
+    static double upToHundredth(double milliohms) {
         return Math.ceil(milliohms * 100 - 1e-6) / 100;
     }
 }

@@ -21,6 +21,11 @@ import pentacell.core.cell.Chemistry;
 /// @param chemistry the chemistry to use; when empty the one with most usable cells. Two are never
 ///   mixed.
 /// @param rescued whether rescued cells may be used; allowed when empty
+/// @param policy the school of matching; equal sums when empty
+/// @param targetMilliampHours what the smallest group must have at least, in mAh: the strongest
+///   cells that are not needed for it are then saved
+/// @param spares cells held back for repair
+/// @param evening what is evened out below the meter's noise; the usual weights when empty
 public record MatchRules(
         List<Integer> groupSizes,
         Selection selection,
@@ -30,7 +35,14 @@ public record MatchRules(
         OptionalDouble maxMilliohms,
         double repeatabilityShare,
         Optional<Chemistry> chemistry,
-        Optional<RescuedCells> rescued) {
+        Optional<RescuedCells> rescued,
+        Optional<MatchPolicy> policy,
+        OptionalDouble targetMilliampHours,
+        OptionalInt spares,
+        Optional<EveningWeights> evening) {
+    /// Most cells that are held back for repair.
+    public static final int MOST_SPARES = 100;
+
     /// Repeatability of bench chargers between runs (common practice).
     public static final double USUAL_REPEATABILITY = 0.01;
 
@@ -53,6 +65,13 @@ public record MatchRules(
         if (!(repeatabilityShare >= 0 && repeatabilityShare <= 0.2))
             throw new IllegalArgumentException(
                     "repeatability must be 0 to 20 %, was " + 100 * repeatabilityShare);
+        if (targetMilliampHours.isPresent() && !(targetMilliampHours.getAsDouble() > 0))
+            throw new IllegalArgumentException(
+                    "the capacity wanted must be above 0 mAh, was "
+                            + targetMilliampHours.getAsDouble());
+        if (spares.isPresent() && (spares.getAsInt() < 0 || spares.getAsInt() > MOST_SPARES))
+            throw new IllegalArgumentException(
+                    "spares must be 0 to " + MOST_SPARES + ", was " + spares.getAsInt());
     }
 
     private static void requireLimit(String what, double milliohms) {
@@ -77,7 +96,21 @@ public record MatchRules(
                 OptionalDouble.empty(),
                 USUAL_REPEATABILITY,
                 Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                OptionalInt.empty(),
                 Optional.empty());
+    }
+
+    /// The school of matching with its figure.
+    public MatchPolicy policyInUse() {
+        return policy.orElse(MatchPolicy.EQUAL_SUMS);
+    }
+
+    /// What is evened out below the meter's noise.
+    public EveningWeights eveningInUse() {
+        return evening.orElse(EveningWeights.USUAL);
     }
 
     /// Whether rescued cells may not be used.
@@ -127,7 +160,7 @@ public record MatchRules(
     /// Rules while they are changed; what is not named stays.
     public static final class Change {
         private List<Integer> groupSizes;
-        private final Selection selection;
+        private Selection selection;
         private OptionalDouble maxIrSpreadMilliohms;
         private OptionalInt maxModels;
         private double minSohShare;
@@ -135,6 +168,10 @@ public record MatchRules(
         private double repeatabilityShare;
         private Optional<Chemistry> chemistry;
         private Optional<RescuedCells> rescued;
+        private Optional<MatchPolicy> policy;
+        private OptionalDouble targetMilliampHours;
+        private OptionalInt spares;
+        private Optional<EveningWeights> evening;
 
         private Change(MatchRules rules) {
             groupSizes = rules.groupSizes;
@@ -146,6 +183,10 @@ public record MatchRules(
             repeatabilityShare = rules.repeatabilityShare;
             chemistry = rules.chemistry;
             rescued = rules.rescued;
+            policy = rules.policy;
+            targetMilliampHours = rules.targetMilliampHours;
+            spares = rules.spares;
+            evening = rules.evening;
         }
 
         /// Cells in each group.
@@ -196,6 +237,37 @@ public record MatchRules(
             return this;
         }
 
+        /// Which cells to leave out.
+        public Change selection(Selection wanted) {
+            selection = wanted;
+            return this;
+        }
+
+        /// The school of matching with its figure.
+        public Change policy(MatchPolicy wanted) {
+            policy = wanted.equals(MatchPolicy.EQUAL_SUMS) ? Optional.empty() : Optional.of(wanted);
+            return this;
+        }
+
+        /// What the smallest group must have at least, in mAh; empty for as much as can be.
+        public Change targetMilliampHours(OptionalDouble milliampHours) {
+            targetMilliampHours = milliampHours;
+            return this;
+        }
+
+        /// Cells held back for repair.
+        public Change spares(int wanted) {
+            spares = wanted == 0 ? OptionalInt.empty() : OptionalInt.of(wanted);
+            return this;
+        }
+
+        /// What is evened out below the meter's noise.
+        public Change evening(EveningWeights weights) {
+            evening =
+                    weights.equals(EveningWeights.USUAL) ? Optional.empty() : Optional.of(weights);
+            return this;
+        }
+
         private MatchRules rules() {
             return new MatchRules(
                     groupSizes,
@@ -206,7 +278,11 @@ public record MatchRules(
                     maxMilliohms,
                     repeatabilityShare,
                     chemistry,
-                    rescued);
+                    rescued,
+                    policy,
+                    targetMilliampHours,
+                    spares,
+                    evening);
         }
     }
 }

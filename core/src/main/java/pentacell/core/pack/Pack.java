@@ -14,25 +14,36 @@ import pentacell.core.cell.CellId;
 /// @param groups the cells of each group, in series order
 /// @param locked cells that stay in their group
 /// @param picked cells already taken from their place
+/// @param spares cells kept for repairs; none of them is in a group
 public record Pack(
         String name,
         MatchRules rules,
         List<List<CellId>> groups,
         Set<CellId> locked,
-        Set<CellId> picked) {
+        Set<CellId> picked,
+        Set<CellId> spares) {
     public Pack {
         groups = groups.stream().map(List::copyOf).toList();
         locked = Set.copyOf(locked);
         picked = Set.copyOf(picked);
+        spares = Set.copyOf(spares);
     }
 
-    static Pack of(PackFact.GroupsMatched matched) {
+    /// A pack whose groups were matched; what is kept for its repairs stays so.
+    static Pack of(PackFact.GroupsMatched matched, Set<CellId> spares) {
         return new Pack(
                 matched.pack(),
                 matched.rules(),
                 matched.groups(),
                 matched.locked().keySet(),
-                Set.of());
+                Set.of(),
+                outside(matched.groups(), spares));
+    }
+
+    private static Set<CellId> outside(List<List<CellId>> groups, Set<CellId> cells) {
+        Set<CellId> outside = new HashSet<>(cells);
+        groups.forEach(outside::removeAll);
+        return outside;
     }
 
     /// The group a cell is in, counted from 0; empty when it is on the shelf.
@@ -47,9 +58,16 @@ public record Pack(
         return groups.stream().mapToInt(List::size).sum();
     }
 
+    /// The cells that are spoken for: those in the groups and those kept for repairs.
+    public Set<CellId> cells() {
+        Set<CellId> cells = new HashSet<>(spares);
+        groups.forEach(cells::addAll);
+        return cells;
+    }
+
     Pack plus(PackFact fact) {
         return switch (fact) {
-            case PackFact.GroupsMatched matched -> of(matched);
+            case PackFact.GroupsMatched matched -> of(matched, spares);
             case PackFact.CellsSwapped swapped -> swap(swapped.first(), swapped.second());
             case PackFact.CellLock lock ->
                     new Pack(
@@ -57,14 +75,17 @@ public record Pack(
                             rules,
                             groups,
                             changed(locked, lock.cell(), lock.lock() == PackFact.Lock.LOCKED),
-                            picked);
+                            picked,
+                            spares);
             case PackFact.CellPicked pick ->
                     new Pack(
                             name,
                             rules,
                             groups,
                             locked,
-                            changed(picked, pick.cell(), pick.pick() == PackFact.Pick.TAKEN));
+                            changed(picked, pick.cell(), pick.pick() == PackFact.Pick.TAKEN),
+                            spares);
+            case PackFact.CellReserved reserved -> reserve(reserved);
         };
     }
 
@@ -74,7 +95,14 @@ public record Pack(
         swapped.forEach(members::addAll);
         Set<CellId> stillPicked = new HashSet<>(picked);
         stillPicked.retainAll(members);
-        return new Pack(name, rules, swapped, locked, stillPicked);
+        return new Pack(name, rules, swapped, locked, stillPicked, outside(swapped, spares));
+    }
+
+    private Pack reserve(PackFact.CellReserved reserved) {
+        boolean isKept =
+                reserved.reserve() == PackFact.Reserve.KEPT && groupOf(reserved.cell()).isEmpty();
+        return new Pack(
+                name, rules, groups, locked, picked, changed(spares, reserved.cell(), isKept));
     }
 
     private static Set<CellId> changed(Set<CellId> cells, CellId cell, boolean present) {

@@ -33,10 +33,19 @@ public sealed interface PackFact extends Fact {
     /// A cell was taken from its place on the pick walk, or put back.
     record CellPicked(String pack, CellId cell, Pick pick) implements PackFact {}
 
+    /// A cell outside of the groups was kept for repairs of the pack, or set free again.
+    record CellReserved(String pack, CellId cell, Reserve reserve) implements PackFact {}
+
     /// Whether a cell stays in its group.
     enum Lock {
         LOCKED,
         FREE
+    }
+
+    /// Whether a cell is kept for repairs.
+    enum Reserve {
+        KEPT,
+        RELEASED
     }
 
     /// Whether a cell is in the hand.

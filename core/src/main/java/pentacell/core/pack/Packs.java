@@ -3,6 +3,7 @@ package pentacell.core.pack;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import pentacell.core.cell.CellId;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.InOrder;
@@ -30,10 +31,10 @@ public record Packs(Map<String, Pack> all) {
         return Optional.ofNullable(all.get(name));
     }
 
-    /// The pack a cell was matched into, other than the given one.
+    /// The pack a cell was matched into or is kept for, other than the given one.
     public Optional<Pack> otherPackOf(CellId cell, String pack) {
         return all.values().stream()
-                .filter(other -> !other.name().equals(pack) && other.groupOf(cell).isPresent())
+                .filter(other -> !other.name().equals(pack) && other.cells().contains(cell))
                 .findFirst();
     }
 
@@ -41,7 +42,10 @@ public record Packs(Map<String, Pack> all) {
     private Packs plus(PackFact fact) {
         Map<String, Pack> after = new LinkedHashMap<>(all);
         if (fact instanceof PackFact.GroupsMatched matched)
-            after.put(matched.pack(), Pack.of(matched));
+            after.merge(
+                    matched.pack(),
+                    Pack.of(matched, Set.of()),
+                    (before, anew) -> before.plus(matched));
         else after.computeIfPresent(fact.pack(), (name, pack) -> pack.plus(fact));
         return new Packs(after);
     }

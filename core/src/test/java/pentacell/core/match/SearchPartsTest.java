@@ -200,7 +200,7 @@ final class SearchPartsTest {
             List<Candidate> cells =
                     Lots.worn(groups * parallel + spare, repetition.getCurrentRepetition());
             MatchRules rules = rules(groups, parallel, Selection.STRONGEST);
-            double ours = Matcher.leastIrSpread(cells, rules, Map.of(), 1).orElseThrow();
+            double ours = PlainMatch.leastIrSpread(cells, rules, Map.of(), 1).orElseThrow();
             double[] milliohms =
                     cells.stream().mapToDouble(cell -> cell.milliohms().orElseThrow()).toArray();
             assertEquals(leastSpread(milliohms, parallel), ours, 1e-9);

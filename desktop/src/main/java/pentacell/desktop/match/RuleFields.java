@@ -232,7 +232,7 @@ final class RuleFields extends VBox {
             case CELLS -> Optional.of(parallel);
             case MIN_SOH -> Optional.of(minSoh);
             case MAX_IR_SPREAD -> Optional.of(irSpread);
-            case MAX_IR, MAX_MODELS, LOCKS -> Optional.empty();
+            case MAX_IR, MAX_MODELS, LOCKS, SCHOOL, TARGET, SPARES -> Optional.empty();
         };
     }
 }

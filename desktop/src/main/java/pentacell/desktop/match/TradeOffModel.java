@@ -81,7 +81,7 @@ final class TradeOffModel {
                                                             new Outlook(
                                                                     point,
                                                                     MatchOutlook.inUse(
-                                                                            point.result(),
+                                                                            point.result().groups(),
                                                                             candidates));
                                                     Background.tell(() -> add(job, outlook));
                                                 }),

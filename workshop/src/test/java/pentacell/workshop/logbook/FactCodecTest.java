@@ -61,7 +61,10 @@ import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
+import pentacell.core.pack.EveningWeights;
+import pentacell.core.pack.MatchPolicy;
 import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.MatchSchool;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.RescuedCells;
 import pentacell.core.pack.Selection;
@@ -95,7 +98,11 @@ final class FactCodecTest {
                         OptionalDouble.empty(),
                         0.01,
                         Optional.of(Chemistry.LFP),
-                        Optional.of(RescuedCells.BARRED));
+                        Optional.of(RescuedCells.BARRED),
+                        Optional.of(MatchPolicy.of(MatchSchool.NARROW_BINS)),
+                        OptionalDouble.of(21_500),
+                        OptionalInt.of(3),
+                        Optional.of(new EveningWeights(2, 0.1, 0)));
         return Stream.of(
                 new CatalogueFact.ModelDefined(model),
                 new DonorFact.DonorAdded(
@@ -159,6 +166,7 @@ final class FactCodecTest {
                 new PackFact.CellsSwapped("Long night", A, B),
                 new PackFact.CellLock("Long night", A, PackFact.Lock.LOCKED),
                 new PackFact.CellPicked("Long night", A, PackFact.Pick.PUT_BACK),
+                new PackFact.CellReserved("Long night", A, PackFact.Reserve.KEPT),
                 new RunFact.RunStarted(A, "R1", "Charger A · 2", "charge, discharge"),
                 new RunFact.RunEnded(
                         A,
