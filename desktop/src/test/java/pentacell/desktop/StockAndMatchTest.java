@@ -1,7 +1,6 @@
 package pentacell.desktop;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
@@ -240,15 +239,17 @@ final class StockAndMatchTest {
     void theCurveGrowsAndAPointOfItCanBeTaken() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
-            String before =
-                    bench.robot.lookup("#rule-ir-spread").queryAs(TextField.class).getText();
+            bench.click("#tab-trade-off");
             bench.robot.interact(() -> bench.bench.station(MatchStation.class).drawCurve());
             bench.await(
                     "the curve is drawn", () -> bench.bench.station(MatchStation.class).hasCurve());
-            bench.click("#trade-off");
-            assertNotEquals(
-                    before,
-                    bench.robot.lookup("#rule-ir-spread").queryAs(TextField.class).getText());
+            TableView<?> table = bench.robot.lookup("#trade-off-table").queryAs(TableView.class);
+            bench.click("#trade-off-plot");
+            assertTrue(table.getSelectionModel().getSelectedIndex() > 0);
+            bench.click("#trade-off-take");
+            bench.await(
+                    "its limit holds",
+                    () -> pack(bench).rules().maxIrSpreadMilliohms().isPresent());
         }
     }
 

@@ -2,6 +2,8 @@ package pentacell.reports;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -69,13 +71,22 @@ final class Sheet implements AutoCloseable {
     /// A text broken into lines at spaces; returns the baseline under the last one.
     float paragraph(PDFont font, float size, float x, float baseline, float room, String text)
             throws IOException {
-        StringBuilder line = new StringBuilder();
         float y = baseline;
+        for (String line : broken(font, size, room, text)) {
+            text(font, size, x, y, line);
+            y += size * 1.35f;
+        }
+        return y;
+    }
+
+    /// A text in lines no wider than there is room, broken at spaces.
+    List<String> broken(PDFont font, float size, float room, String text) throws IOException {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
         for (String word : text.split(" ")) {
             String longer = line.isEmpty() ? word : line + " " + word;
             if (!line.isEmpty() && width(font, size, printable(font, longer)) > room) {
-                text(font, size, x, y, line.toString());
-                y += size * 1.35f;
+                lines.add(line.toString());
                 line.setLength(0);
                 line.append(word);
             } else {
@@ -83,8 +94,41 @@ final class Sheet implements AutoCloseable {
                 line.append(longer);
             }
         }
-        text(font, size, x, y, line.toString());
-        return y + size * 1.35f;
+        lines.add(line.toString());
+        return lines;
+    }
+
+    /// How many lines a text takes.
+    int lines(PDFont font, float size, float room, String text) throws IOException {
+        return broken(font, size, room, text).size();
+    }
+
+    float widthOf(PDFont font, float size, String text) throws IOException {
+        return width(font, size, printable(font, text));
+    }
+
+    /// How strong the ink of what is filled next is: 0 for white, 1 for black.
+    void shade(float strength) throws IOException {
+        ink.setNonStrokingColor(1 - Math.clamp(strength, 0f, 1f));
+    }
+
+    void line(float x1, float y1, float x2, float y2, float thickness) throws IOException {
+        ink.setLineWidth(thickness);
+        ink.moveTo(x1, height() - y1);
+        ink.lineTo(x2, height() - y2);
+        ink.stroke();
+    }
+
+    /// A filled circle, of four curves.
+    void disc(float x, float y, float radius) throws IOException {
+        float bend = 0.5523f * radius;
+        float cy = height() - y;
+        ink.moveTo(x + radius, cy);
+        ink.curveTo(x + radius, cy + bend, x + bend, cy + radius, x, cy + radius);
+        ink.curveTo(x - bend, cy + radius, x - radius, cy + bend, x - radius, cy);
+        ink.curveTo(x - radius, cy - bend, x - bend, cy - radius, x, cy - radius);
+        ink.curveTo(x + bend, cy - radius, x + radius, cy - bend, x + radius, cy);
+        ink.fill();
     }
 
     /// A filled rectangle.

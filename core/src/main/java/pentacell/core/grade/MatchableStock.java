@@ -1,6 +1,7 @@
 package pentacell.core.grade;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -38,10 +39,18 @@ public record MatchableStock(
     /// @param judged how the cells of the state stand
     /// @param pack name of the pack to match; its own cells stay available
     public static MatchableStock of(WorkshopState state, JudgedStock judged, String pack) {
+        return of(state, judged, List.of(pack));
+    }
+
+    /// Sorts the stock for several packs at once.
+    ///
+    /// @param packs their names; their own cells stay available
+    public static MatchableStock of(
+            WorkshopState state, JudgedStock judged, Collection<String> packs) {
         // gathered once: asking every pack for every cell is slow where both are many
         Set<CellId> inOtherPacks =
                 Packs.of(state).all().values().stream()
-                        .filter(other -> !other.name().equals(pack))
+                        .filter(other -> !packs.contains(other.name()))
                         .flatMap(other -> other.cells().stream())
                         .collect(Collectors.toSet());
         List<CellRecord> fit = new ArrayList<>();

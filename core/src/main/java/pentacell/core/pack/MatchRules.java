@@ -130,7 +130,12 @@ public record MatchRules(
 
     /// The same rules with some of them changed, such as `rules.with(r -> r.minSohShare(0.8))`.
     public MatchRules with(UnaryOperator<Change> change) {
-        return change.apply(new Change(this)).rules();
+        return change.apply(change()).rules();
+    }
+
+    /// The same rules, to be changed.
+    public Change change() {
+        return new Change(this);
     }
 
     /// The same rules with another limit on the IR spread inside a group.
@@ -268,7 +273,8 @@ public record MatchRules(
             return this;
         }
 
-        private MatchRules rules() {
+        /// The rules as they are now.
+        public MatchRules rules() {
             return new MatchRules(
                     groupSizes,
                     selection,

@@ -1,5 +1,6 @@
 package pentacell.core.pack;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.OptionalInt;
@@ -15,29 +16,56 @@ import pentacell.core.cell.CellId;
 /// @param locked cells that stay in their group
 /// @param picked cells already taken from their place
 /// @param spares cells kept for repairs; none of them is in a group
+/// @param earlier its groups before they were matched anew, newest first, no more than
+///   [#MOST_EARLIER]
 public record Pack(
         String name,
         MatchRules rules,
         List<List<CellId>> groups,
         Set<CellId> locked,
         Set<CellId> picked,
-        Set<CellId> spares) {
+        Set<CellId> spares,
+        List<Earlier> earlier) {
+    /// How many earlier matches are remembered.
+    public static final int MOST_EARLIER = 8;
+
     public Pack {
         groups = groups.stream().map(List::copyOf).toList();
         locked = Set.copyOf(locked);
         picked = Set.copyOf(picked);
         spares = Set.copyOf(spares);
+        earlier = List.copyOf(earlier);
     }
 
-    /// A pack whose groups were matched; what is kept for its repairs stays so.
-    static Pack of(PackFact.GroupsMatched matched, Set<CellId> spares) {
+    /// Groups that were matched anew since.
+    public record Earlier(MatchRules rules, List<List<CellId>> groups) {
+        public Earlier {
+            groups = groups.stream().map(List::copyOf).toList();
+        }
+    }
+
+    /// A pack whose groups were matched for the first time.
+    static Pack of(PackFact.GroupsMatched matched) {
+        return of(matched, Set.of(), List.of());
+    }
+
+    private static Pack of(
+            PackFact.GroupsMatched matched, Set<CellId> spares, List<Earlier> earlier) {
         return new Pack(
                 matched.pack(),
                 matched.rules(),
                 matched.groups(),
                 matched.locked().keySet(),
                 Set.of(),
-                outside(matched.groups(), spares));
+                outside(matched.groups(), spares),
+                earlier);
+    }
+
+    /// Matched anew: what is kept for repairs stays so, and the groups are remembered.
+    private Pack anew(PackFact.GroupsMatched matched) {
+        List<Earlier> before = new ArrayList<>(List.of(new Earlier(rules, groups)));
+        before.addAll(earlier.subList(0, Math.min(earlier.size(), MOST_EARLIER - 1)));
+        return of(matched, spares, before);
     }
 
     private static Set<CellId> outside(List<List<CellId>> groups, Set<CellId> cells) {
@@ -67,7 +95,7 @@ public record Pack(
 
     Pack plus(PackFact fact) {
         return switch (fact) {
-            case PackFact.GroupsMatched matched -> of(matched, spares);
+            case PackFact.GroupsMatched matched -> anew(matched);
             case PackFact.CellsSwapped swapped -> swap(swapped.first(), swapped.second());
             case PackFact.CellLock lock ->
                     new Pack(
@@ -76,7 +104,8 @@ public record Pack(
                             groups,
                             changed(locked, lock.cell(), lock.lock() == PackFact.Lock.LOCKED),
                             picked,
-                            spares);
+                            spares,
+                            earlier);
             case PackFact.CellPicked pick ->
                     new Pack(
                             name,
@@ -84,7 +113,8 @@ public record Pack(
                             groups,
                             locked,
                             changed(picked, pick.cell(), pick.pick() == PackFact.Pick.TAKEN),
-                            spares);
+                            spares,
+                            earlier);
             case PackFact.CellReserved reserved -> reserve(reserved);
         };
     }
@@ -95,14 +125,21 @@ public record Pack(
         swapped.forEach(members::addAll);
         Set<CellId> stillPicked = new HashSet<>(picked);
         stillPicked.retainAll(members);
-        return new Pack(name, rules, swapped, locked, stillPicked, outside(swapped, spares));
+        return new Pack(
+                name, rules, swapped, locked, stillPicked, outside(swapped, spares), earlier);
     }
 
     private Pack reserve(PackFact.CellReserved reserved) {
         boolean isKept =
                 reserved.reserve() == PackFact.Reserve.KEPT && groupOf(reserved.cell()).isEmpty();
         return new Pack(
-                name, rules, groups, locked, picked, changed(spares, reserved.cell(), isKept));
+                name,
+                rules,
+                groups,
+                locked,
+                picked,
+                changed(spares, reserved.cell(), isKept),
+                earlier);
     }
 
     private static Set<CellId> changed(Set<CellId> cells, CellId cell, boolean present) {

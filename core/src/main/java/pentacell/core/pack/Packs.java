@@ -3,7 +3,6 @@ package pentacell.core.pack;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import pentacell.core.cell.CellId;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.InOrder;
@@ -42,10 +41,7 @@ public record Packs(Map<String, Pack> all) {
     private Packs plus(PackFact fact) {
         Map<String, Pack> after = new LinkedHashMap<>(all);
         if (fact instanceof PackFact.GroupsMatched matched)
-            after.merge(
-                    matched.pack(),
-                    Pack.of(matched, Set.of()),
-                    (before, anew) -> before.plus(matched));
+            after.merge(matched.pack(), Pack.of(matched), (before, anew) -> before.plus(matched));
         else after.computeIfPresent(fact.pack(), (name, pack) -> pack.plus(fact));
         return new Packs(after);
     }

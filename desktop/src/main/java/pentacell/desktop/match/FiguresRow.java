@@ -10,7 +10,6 @@ import pentacell.core.match.MatchByHand;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.ControlRow;
-import pentacell.desktop.match.MatchModel.Shown;
 
 /// What the match comes to, the loudest numbers of the station.
 final class FiguresRow {

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -18,18 +20,17 @@ import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
+import pentacell.core.journal.Fact;
 import pentacell.core.match.Candidate;
-import pentacell.core.match.MatchBreach;
 import pentacell.core.match.MatchByHand;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.match.MatchOutcome;
 import pentacell.core.match.MatchOutcome.Infeasible;
-import pentacell.core.match.MatchReplacement;
+import pentacell.core.match.MatchResult;
 import pentacell.core.match.Matcher;
 import pentacell.core.match.SearchEffort;
 import pentacell.core.match.SearchWatch;
 import pentacell.core.pack.MatchRules;
-import pentacell.core.pack.MatchSwap;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Packs;
@@ -41,6 +42,7 @@ import pentacell.desktop.frame.Job;
 /// run.
 final class MatchModel {
     private static final SearchEffort EFFORT = SearchEffort.forSeconds(2, 1);
+    private static final SearchEffort HARDER = SearchEffort.forSeconds(6, 2);
 
     /// What a pack is called before anyone named it; the first matched pack takes its place in
     /// hand.
@@ -56,59 +58,19 @@ final class MatchModel {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyIntegerWrapper sorts = new ReadOnlyIntegerWrapper();
     private final TradeOffModel tradeOff;
+    private final MatchHands hands;
     private SortedStock sorted;
+    private Supplier<Optional<MatchRules>> typed = Optional::empty;
     private Job matching = Job.none();
 
     MatchModel(Desk desk) {
         this.desk = desk;
         tradeOff = new TradeOffModel(desk, this);
+        hands = new MatchHands(desk, this);
         sorted = SortedStock.of(desk.ledger().state(), desk.ledger().judged(), "");
         desk.ledger().stateProperty().subscribe(this::sort);
         // a search of another workshop was cancelled, and nothing will be heard of it
         desk.ledger().whileOpen(opened -> search.set(new Search.Idle()), () -> {});
-    }
-
-    /// A matched pack as it is shown.
-    ///
-    /// @param groups the cells of each group
-    /// @param shelf usable cells of the pack's chemistry that are left over, strongest first
-    record Shown(
-            Pack pack, List<List<Candidate>> groups, List<Candidate> shelf, MatchFigures figures) {
-        Optional<Candidate> find(CellId cell) {
-            for (List<Candidate> group : groups)
-                for (Candidate each : group) if (each.id().equals(cell)) return Optional.of(each);
-            return shelf.stream().filter(each -> each.id().equals(cell)).findFirst();
-        }
-
-        boolean isLocked(CellId cell) {
-            return pack.locked().contains(cell);
-        }
-
-        /// The limit that a swap would break, if any.
-        Optional<MatchBreach> breachOf(CellId first, CellId second) {
-            return find(first)
-                    .flatMap(one ->
-                            find(second)
-                                    .flatMap(other ->
-                                            MatchBreach.of(
-                                                    groups,
-                                                    MatchSwap.in(groups, one, other),
-                                                    pack.rules())));
-        }
-
-        /// The best cell of the shelf for the place of another, if any keeps the limits.
-        Optional<MatchReplacement> replacementOf(CellId leaving) {
-            return find(leaving)
-                    .filter(cell -> !shelf.contains(cell))
-                    .flatMap(cell ->
-                            MatchReplacement.best(groups, cell, shelf, pack.rules(), 1).stream()
-                                    .findFirst());
-        }
-
-        /// The figures after two cells changed places.
-        MatchFigures after(Candidate first, Candidate second) {
-            return MatchFigures.of(MatchSwap.in(groups, first, second));
-        }
     }
 
     /// How a search goes.
@@ -134,6 +96,21 @@ final class MatchModel {
     /// What a hand would deal of the same cells under the pack's rules.
     ReadOnlyObjectProperty<Optional<MatchFigures>> byHandProperty() {
         return byHand.getReadOnlyProperty();
+    }
+
+    /// The rules as they are typed; empty while they cannot be understood.
+    Optional<MatchRules> typedRules() {
+        return typed.get();
+    }
+
+    /// Names who knows the rules as they are typed.
+    void rulesFrom(Supplier<Optional<MatchRules>> source) {
+        typed = source;
+    }
+
+    /// What a hand may change.
+    MatchHands hands() {
+        return hands;
     }
 
     /// The trade-off of the pack in hand.
@@ -195,37 +172,21 @@ final class MatchModel {
     private void refresh() {
         WorkshopState state = desk.ledger().state();
         keepPackInHand(state);
-        shown.set(Packs.of(state).pack(packName.get()).map(pack -> show(pack, state)));
+        shown.set(Packs.of(state).pack(packName.get()).map(this::show));
         dealByHand();
     }
 
-    private Shown show(Pack pack, WorkshopState state) {
-        MatchableStock stock = stock();
-        Map<CellId, Candidate> usable = new HashMap<>();
-        stock.candidates().forEach(cell -> usable.put(cell.id(), cell));
-        List<List<Candidate>> groups = new ArrayList<>();
-        Set<CellId> inPack = new java.util.HashSet<>();
-        for (List<CellId> group : pack.groups()) {
-            List<Candidate> cells = new ArrayList<>();
-            for (CellId id : group) {
-                inPack.add(id);
-                Candidate known = usable.get(id);
-                if (known != null) cells.add(known);
-                else
-                    Cells.of(state)
-                            .cell(id)
-                            .flatMap(cell -> noLongerUsable(cell, state))
-                            .ifPresent(cells::add);
-            }
-            if (!cells.isEmpty()) groups.add(cells);
-        }
+    private Shown show(Pack pack) {
+        List<List<Candidate>> groups = cells(pack.groups());
+        Set<CellId> inPack =
+                pack.groups().stream().flatMap(List::stream).collect(Collectors.toSet());
         Optional<Chemistry> chemistry =
                 groups.stream()
                         .flatMap(List::stream)
                         .flatMap(cell -> cell.chemistry().stream())
                         .findFirst();
         List<Candidate> shelf =
-                stock.candidates().stream()
+                stock().candidates().stream()
                         .filter(cell ->
                                 !inPack.contains(cell.id()) && cell.chemistry().equals(chemistry))
                         .sorted(
@@ -233,6 +194,26 @@ final class MatchModel {
                                         (Candidate cell) -> -cell.milliampHours()))
                         .toList();
         return new Shown(pack, groups, shelf, MatchFigures.of(groups));
+    }
+
+    /// The cells of some groups as they are known now; groups of which none is known are left out.
+    List<List<Candidate>> cells(List<List<CellId>> groups) {
+        WorkshopState state = desk.ledger().state();
+        Map<CellId, Candidate> usable = new HashMap<>();
+        stock().candidates().forEach(cell -> usable.put(cell.id(), cell));
+        List<List<Candidate>> known = new ArrayList<>();
+        for (List<CellId> group : groups) {
+            List<Candidate> cells = new ArrayList<>();
+            for (CellId id : group)
+                Optional.ofNullable(usable.get(id))
+                        .or(() ->
+                                Cells.of(state)
+                                        .cell(id)
+                                        .flatMap(cell -> noLongerUsable(cell, state)))
+                        .ifPresent(cells::add);
+            if (!cells.isEmpty()) known.add(cells);
+        }
+        return known;
     }
 
     /// A cell that was matched and has since been judged out still stands in its group until it is
@@ -264,15 +245,39 @@ final class MatchModel {
 
     /// Searches; the result is logged when it is found.
     void match(MatchRules rules) {
+        search(rules, List.of(), EFFORT);
+    }
+
+    /// Goes on from the groups as they are, three times as hard.
+    void improve(MatchRules rules) {
+        search(rules, shown.get().map(now -> now.pack().groups()).orElse(List.of()), HARDER);
+    }
+
+    /// What may be matched: the stock without what is kept for repairs.
+    List<Candidate> free() {
+        Set<CellId> spares = shown.get().map(now -> now.pack().spares()).orElse(Set.of());
+        return stock().candidates().stream().filter(cell -> !spares.contains(cell.id())).toList();
+    }
+
+    /// What is asked of the search: spares that are kept already need not be chosen.
+    private MatchRules beyondSpares(MatchRules rules) {
+        int kept = shown.get().map(now -> now.pack().spares().size()).orElse(0);
+        return rules.with(change -> change.spares(Math.max(0, rules.spares().orElse(0) - kept)));
+    }
+
+    private void search(MatchRules rules, List<List<CellId>> from, SearchEffort effort) {
         String pack = packName.get();
-        List<Candidate> candidates = stock().candidates();
+        List<Candidate> candidates = free();
         Map<CellId, Integer> locks = locks(rules);
+        MatchRules asked = beyondSpares(rules);
         search.set(new Search.Running(Optional.empty()));
         matching =
                 desk.work()
                         .lane("match")
                         .run(
-                                job -> Matcher.match(candidates, rules, locks, EFFORT, watch(job)),
+                                job ->
+                                        Matcher.improve(
+                                                candidates, asked, locks, from, effort, watch(job)),
                                 outcome -> finish(pack, rules, locks, outcome),
                                 failure -> {
                                     search.set(new Search.Idle());
@@ -309,9 +314,7 @@ final class MatchModel {
                 desk.ledger()
                         .log(
                                 "Match " + pack,
-                                List.of(
-                                        new PackFact.GroupsMatched(
-                                                pack, rules, matched.result().groups(), locks)),
+                                facts(pack, kept(rules, matched.result()), locks, matched.result()),
                                 () ->
                                         desk.notices()
                                                 .say(
@@ -328,6 +331,21 @@ final class MatchModel {
         }
     }
 
+    /// The rules as asked for, with the limit on IR that the school may have set.
+    static MatchRules kept(MatchRules rules, MatchResult result) {
+        return rules.withMaxIrSpread(result.rules().maxIrSpreadMilliohms());
+    }
+
+    /// What is logged of a match: its groups, and the spares chosen with it.
+    static List<Fact> facts(
+            String pack, MatchRules rules, Map<CellId, Integer> locks, MatchResult result) {
+        List<Fact> facts = new ArrayList<>();
+        facts.add(new PackFact.GroupsMatched(pack, rules, result.groups(), locks));
+        for (CellId spare : result.spares())
+            facts.add(new PackFact.CellReserved(pack, spare, PackFact.Reserve.KEPT));
+        return facts;
+    }
+
     /// Ends the search with the best it has.
     void cancel() {
         matching.cancel();
@@ -339,7 +357,7 @@ final class MatchModel {
             return;
         }
         Shown now = shown.get().get();
-        List<Candidate> candidates = stock().candidates();
+        List<Candidate> candidates = free();
         desk.work()
                 .lane("by hand")
                 .run(
@@ -347,45 +365,5 @@ final class MatchModel {
                         figures -> {
                             if (shown.get().equals(Optional.of(now))) byHand.set(figures);
                         });
-    }
-
-    /// Lets two cells change places, unless one is locked.
-    void swap(CellId first, CellId second) {
-        if (shown.get().isEmpty() || first.equals(second)) return;
-        Shown now = shown.get().get();
-        for (CellId cell : List.of(first, second)) {
-            if (now.isLocked(cell)) {
-                desk.notices().say(cell + " is locked to its group; unlock it first (L).");
-                return;
-            }
-        }
-        boolean bothOnShelf =
-                now.pack().groupOf(first).isEmpty() && now.pack().groupOf(second).isEmpty();
-        if (bothOnShelf || now.pack().groupOf(first).equals(now.pack().groupOf(second))) return;
-        Optional<MatchBreach> breach = now.breachOf(first, second);
-        if (breach.isPresent()) {
-            desk.notices()
-                    .say(
-                            "Not swapped: %s. Change the limit and match again, or choose another cell."
-                                    .formatted(breach.get().sentence()));
-            return;
-        }
-        desk.ledger()
-                .log(
-                        "Swap " + first + " and " + second,
-                        List.of(new PackFact.CellsSwapped(now.pack().name(), first, second)),
-                        () -> desk.notices().say("Swapped " + first + " and " + second + "."));
-    }
-
-    /// Locks a cell to its group, or sets it free.
-    void toggleLock(CellId cell) {
-        if (shown.get().isEmpty() || shown.get().get().pack().groupOf(cell).isEmpty()) return;
-        Shown now = shown.get().get();
-        PackFact.Lock lock = now.isLocked(cell) ? PackFact.Lock.FREE : PackFact.Lock.LOCKED;
-        desk.ledger()
-                .log(
-                        (lock == PackFact.Lock.LOCKED ? "Lock " : "Free ") + cell,
-                        List.of(new PackFact.CellLock(now.pack().name(), cell, lock)),
-                        () -> {});
     }
 }

@@ -22,6 +22,8 @@ import pentacell.desktop.theme.Theme;
 public final class MatchStation implements Station {
     static final String SKYLINE = "Skyline";
     static final String TRADE_OFF = "Trade-off";
+    static final String COMPARE = "Compare";
+    static final String SEVERAL = "Several packs";
     static final String PICK = "Pick list";
 
     private final Desk desk;
@@ -51,7 +53,7 @@ public final class MatchStation implements Station {
 
     @Override
     public List<String> panes() {
-        return List.of(SKYLINE, TRADE_OFF, PICK);
+        return List.of(SKYLINE, TRADE_OFF, COMPARE, SEVERAL, PICK);
     }
 
     @Override

@@ -25,11 +25,16 @@ final class MatchView {
     private final Label consequence = new Label();
 
     MatchView(Desk desk, FileAsk files, MatchModel model) {
+        MatchFilesOut out = new MatchFilesOut(desk, files);
         skyline = new Skyline(desk, model);
-        pick = new Lazy<>(() -> new PickPane(desk, model, files));
+        pick = new Lazy<>(() -> new PickPane(desk, model, out));
         tradeOff = new Lazy<>(() -> new TradeOffPane(model));
+        Lazy<ComparePane> compare = new Lazy<>(() -> new ComparePane(desk, model));
+        Lazy<SeveralPane> several = new Lazy<>(() -> new SeveralPane(desk, model));
         tabs.add(MatchStation.SKYLINE, () -> skyline)
                 .add(MatchStation.TRADE_OFF, tradeOff::get)
+                .add(MatchStation.COMPARE, compare::get)
+                .add(MatchStation.SEVERAL, several::get)
                 .add(MatchStation.PICK, pick::get);
         view.setId("match-station");
         view.getStyleClass().add("station");
@@ -43,11 +48,12 @@ final class MatchView {
                 .subscribe(text ->
                         consequence.setText(
                                 text.isEmpty()
-                                        ? "Drag to swap; L locks; X marks and swaps; R replaces."
+                                        ? "Drag to swap; L locks; X marks and swaps; R replaces; K keeps a spare."
                                         : text));
         model.shownProperty().subscribe(figures::show);
         model.byHandProperty().subscribe(figures::showByHand);
-        ControlRow views = ControlRow.of(consequence, ControlRow.gap(), tabs.row());
+        ControlRow views =
+                ControlRow.of(consequence, ControlRow.gap(), tabs.row(), out.menu(model));
         views.getStyleClass().add("views");
         centre.getStyleClass().add("station-centre");
         VBox.setVgrow(centre, Priority.ALWAYS);

@@ -2,8 +2,6 @@ package pentacell.desktop.match;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -25,16 +23,13 @@ import pentacell.core.pack.Pack;
 import pentacell.core.pack.PackFact;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
-import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.Wrapping;
-import pentacell.desktop.match.MatchModel.Shown;
 import pentacell.reports.Paper;
 import pentacell.reports.PickListPdf;
 import pentacell.workshop.exchange.PickFiles;
-import pentacell.workshop.exchange.SafeCsv;
 
 /// The pick walk: what to fetch next in large letters, a field that checks ids off and refuses the
 /// wrong cell, the list, paper.
@@ -45,7 +40,7 @@ final class PickPane extends VBox {
 
     private final Desk desk;
     private final MatchModel model;
-    private final FileAsk files;
+    private final MatchFilesOut files;
     private final ComboBox<Order> order = new ComboBox<>();
     private final ComboBox<Paper> paper = new ComboBox<>();
     private final Label next = new Label();
@@ -55,7 +50,7 @@ final class PickPane extends VBox {
     private final FittedTable<PickLine> table =
             new FittedTable<>("pick-table", "Nothing to pick: match a pack first.");
 
-    PickPane(Desk desk, MatchModel model, FileAsk files) {
+    PickPane(Desk desk, MatchModel model, MatchFilesOut files) {
         this.desk = desk;
         this.model = model;
         this.files = files;
@@ -221,25 +216,6 @@ final class PickPane extends VBox {
         Pack pack = pack().get();
         List<PickLine> walk = walk();
         String proposed = "pick list " + pack.name() + " " + order.getValue().words() + ending;
-        Optional<Path> target = files.whereTo(title, proposed);
-        if (target.isEmpty()) return;
-        desk.work()
-                .lane("files")
-                .run(
-                        () -> {
-                            try {
-                                SafeCsv.writeBytes(target.get(), contents.of(pack, walk));
-                                return "Written: " + target.get();
-                            } catch (IOException failure) {
-                                return "Could not write "
-                                        + target.get()
-                                        + ": "
-                                        + failure.getMessage()
-                                        + (Files.isDirectory(target.get())
-                                                ? " (it is a folder)"
-                                                : "");
-                            }
-                        },
-                        desk.notices()::say);
+        files.write(title, proposed, () -> contents.of(pack, walk));
     }
 }

@@ -2,18 +2,16 @@ package pentacell.desktop.match;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.function.Consumer;
-import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -26,39 +24,76 @@ import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.RescuedCells;
 import pentacell.core.pack.Selection;
 import pentacell.core.unit.Count;
-import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.match.NumberField.NotUnderstood;
 
 /// The rules of a match as they are typed.
 final class RuleFields extends VBox {
-    private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
-
-    private final TextField series = number("rule-series", "7");
-    private final TextField parallel = number("rule-parallel", "10");
+    private final NumberField series;
+    private final NumberField parallel;
     private final ToggleGroup selection = new ToggleGroup();
-    private final TextField irSpread = number("rule-ir-spread", "");
-    private final TextField minSoh = number("rule-min-soh", "80");
-    private final TextField repeatability =
-            number("rule-repeatability", plain(100 * InstrumentFigures.USUAL_REPEATABILITY));
+    private final SchoolField school;
+    private final NumberField irSpread;
+    private final NumberField minSoh;
+    private final NumberField repeatability;
     private final CheckBox rescued = new CheckBox("Rescued cells too");
-    private final Consumer<String> complaint;
-    private String suggested = repeatability.getText();
+    private final MoreRules more;
+    private String suggested = plain(100 * InstrumentFigures.USUAL_REPEATABILITY);
 
     /// @param complaint hears what is wrong with a field
     RuleFields(Consumer<String> complaint) {
-        this.complaint = complaint;
+        series =
+                new NumberField(
+                        "rule-series", "In series", "7", "groups in series", 1, 400, complaint);
+        parallel =
+                new NumberField(
+                        "rule-parallel",
+                        "In parallel",
+                        "10",
+                        "cells in parallel",
+                        1,
+                        2000,
+                        complaint);
+        irSpread =
+                new NumberField(
+                                "rule-ir-spread",
+                                "IR spread in a group ≤ / mΩ",
+                                "",
+                                "mΩ, or nothing for no limit",
+                                0,
+                                1e5,
+                                complaint)
+                        .empty("no limit");
+        minSoh =
+                new NumberField(
+                        "rule-min-soh",
+                        "Health ≥ / %",
+                        "80",
+                        "percent of rated",
+                        0,
+                        200,
+                        complaint);
+        repeatability =
+                new NumberField(
+                        "rule-repeatability",
+                        "Repeats ± / %",
+                        suggested,
+                        "percent",
+                        0,
+                        20,
+                        complaint);
+        school = new SchoolField(complaint);
+        more = new MoreRules(complaint);
         getStyleClass().add("rule-fields");
-        irSpread.setPromptText("no limit");
         getChildren()
                 .addAll(
-                        new HBox(8, field("In series", series), field("In parallel", parallel)),
+                        new HBox(8, series, parallel),
                         selectionChoice(),
-                        field("IR spread in a group ≤ / mΩ", irSpread),
-                        new HBox(
-                                8,
-                                field("Health ≥ / %", minSoh),
-                                field("Repeats ± / %", repeatability)),
-                        rescued);
+                        school,
+                        irSpread,
+                        new HBox(8, minSoh, repeatability),
+                        rescued,
+                        more);
         rescued.setId("rule-rescued");
         rescued.setSelected(true);
         rescued.setTooltip(
@@ -68,36 +103,39 @@ final class RuleFields extends VBox {
 
     /// Hears when the number of cells may have changed.
     void onSize(Runnable changed) {
-        for (TextField each : List.of(series, parallel))
-            each.textProperty().subscribe(text -> changed.run());
+        for (NumberField each : List.of(series, parallel, more.blanks()))
+            each.field().textProperty().subscribe(text -> changed.run());
     }
 
     /// How many cells the rules ask for; empty while that cannot be read.
     OptionalDouble cells() {
-        OptionalDouble groups = NumberText.parse(series.getText());
-        OptionalDouble cells = NumberText.parse(parallel.getText());
+        OptionalDouble groups = series.typed();
+        OptionalDouble cells = parallel.typed();
         return groups.isPresent() && cells.isPresent()
-                ? OptionalDouble.of(groups.getAsDouble() * cells.getAsDouble())
+                ? OptionalDouble.of(
+                        groups.getAsDouble() * cells.getAsDouble()
+                                - more.blanks().typed().orElse(0))
                 : OptionalDouble.empty();
     }
 
     /// Takes what the bench's own repeats say, unless another figure was typed.
     void suggest(InstrumentFigures figures) {
-        repeatability.setTooltip(
-                new Tooltip(
-                        figures.repeats() == 0
-                                ? "Common practice, until the bench has repeats of its own."
-                                : "One standard deviation of %s on this bench."
-                                        .formatted(
-                                                Count.of(figures.repeats(), "repeat", "repeats"))));
-        boolean isUntouched = repeatability.getText().equals(suggested);
+        repeatability
+                .field()
+                .setTooltip(
+                        new Tooltip(
+                                figures.repeats() == 0
+                                        ? "Common practice, until the bench has repeats of its own."
+                                        : "One standard deviation of %s on this bench."
+                                                .formatted(
+                                                        Count.of(
+                                                                figures.repeats(),
+                                                                "repeat",
+                                                                "repeats"))));
+        boolean isUntouched = repeatability.field().getText().equals(suggested);
         // finer than a tenth of a percent no charger of this trade repeats
         suggested = Quantity.PERCENT.number(Math.max(0.1, 100 * figures.repeatability()));
-        if (isUntouched) repeatability.setText(suggested);
-    }
-
-    void limitIrSpread(double milliohms) {
-        irSpread.setText(Quantity.RESISTANCE.number(milliohms));
+        if (isUntouched) repeatability.show(suggested);
     }
 
     private Node selectionChoice() {
@@ -134,87 +172,40 @@ final class RuleFields extends VBox {
         return box;
     }
 
-    private static TextField number(String id, String text) {
-        TextField field = new TextField(text);
-        field.setId(id);
-        field.setPrefColumnCount(4);
-        field.textProperty().subscribe(typed -> field.pseudoClassStateChanged(WRONG, false));
-        return field;
-    }
-
     /// The rules as typed; empty after marking the field that cannot be understood.
     Optional<MatchRules> rules(Chemistry chemistry) {
-        OptionalInt groups = whole(series, 1, 400, "groups in series");
-        OptionalInt cells = whole(parallel, 1, 2000, "cells in parallel");
-        if (groups.isEmpty() || cells.isEmpty()) return Optional.empty();
-        OptionalDouble spread =
-                irSpread.getText().isBlank()
-                        ? OptionalDouble.empty()
-                        : decimal(irSpread, 0, 1e5, "mΩ, or nothing for no limit");
-        OptionalDouble health = decimal(minSoh, 0, 200, "percent of rated");
-        OptionalDouble repeats = decimal(repeatability, 0, 20, "percent");
-        boolean wrong =
-                health.isEmpty()
-                        || repeats.isEmpty()
-                        || spread.isEmpty() && !irSpread.getText().isBlank();
-        if (wrong) return Optional.empty();
-        Selection chosen = (Selection) selection.getSelectedToggle().getUserData();
-        return Optional.of(
-                MatchRules.of(groups.getAsInt(), cells.getAsInt(), chosen)
-                        .with(rules ->
-                                rules.maxIrSpreadMilliohms(spread)
-                                        .minSohShare(health.getAsDouble() / 100)
-                                        .repeatabilityShare(repeats.getAsDouble() / 100)
-                                        .chemistry(Optional.of(chemistry))
-                                        .rescued(
-                                                rescued.isSelected()
-                                                        ? RescuedCells.ALLOWED
-                                                        : RescuedCells.BARRED)));
-    }
-
-    private OptionalInt whole(TextField field, int least, int most, String what) {
-        OptionalDouble number = decimal(field, least, most, what);
-        if (number.isPresent() && number.getAsDouble() == Math.rint(number.getAsDouble()))
-            return OptionalInt.of((int) number.getAsDouble());
-        if (number.isPresent())
-            complain(field, "\"" + field.getText() + "\" is not a whole number of " + what + ".");
-        return OptionalInt.empty();
-    }
-
-    private OptionalDouble decimal(TextField field, double least, double most, String expected) {
-        OptionalDouble number = NumberText.parse(field.getText());
-        if (number.isPresent() && number.getAsDouble() >= least && number.getAsDouble() <= most)
-            return number;
-        complain(
-                field,
-                "\""
-                        + field.getText()
-                        + "\": expected "
-                        + expected
-                        + ", "
-                        + Quantity.COUNT.number(least)
-                        + " to "
-                        + Quantity.COUNT.number(most)
-                        + ".");
-        return OptionalDouble.empty();
-    }
-
-    private void complain(TextField field, String sentence) {
-        field.pseudoClassStateChanged(WRONG, true);
-        field.requestFocus();
-        complaint.accept(sentence);
+        try {
+            Selection chosen = (Selection) selection.getSelectedToggle().getUserData();
+            MatchRules.Change rules =
+                    MatchRules.of(more.sizes(series.whole(), parallel.whole()), chosen)
+                            .change()
+                            .maxIrSpreadMilliohms(irSpread.number())
+                            .minSohShare(minSoh.required() / 100)
+                            .repeatabilityShare(repeatability.required() / 100)
+                            .chemistry(Optional.of(chemistry))
+                            .policy(school.policy())
+                            .rescued(
+                                    rescued.isSelected()
+                                            ? RescuedCells.ALLOWED
+                                            : RescuedCells.BARRED);
+            return Optional.of(more.on(rules).rules());
+        } catch (NotUnderstood marked) {
+            return Optional.empty();
+        }
     }
 
     void show(MatchRules rules) {
-        series.setText(String.valueOf(rules.series()));
-        parallel.setText(String.valueOf(rules.groupSizes().get(0)));
-        irSpread.setText(
+        series.show(String.valueOf(rules.series()));
+        parallel.show(String.valueOf(Collections.max(rules.groupSizes())));
+        irSpread.show(
                 rules.maxIrSpreadMilliohms().isPresent()
-                        ? Quantity.RESISTANCE.number(rules.maxIrSpreadMilliohms().getAsDouble())
+                        ? Quantity.RESISTANCE.number(rules.maxIrSpreadMilliohms().getAsDouble(), 2)
                         : "");
         rescued.setSelected(!rules.barsRescued());
-        minSoh.setText(plain(100 * rules.minSohShare()));
-        repeatability.setText(plain(100 * rules.repeatabilityShare()));
+        minSoh.show(plain(100 * rules.minSohShare()));
+        repeatability.show(plain(100 * rules.repeatabilityShare()));
+        school.show(rules.policyInUse());
+        more.show(rules);
         selection.getToggles().stream()
                 .filter(toggle -> rules.selection().equals(toggle.getUserData()))
                 .forEach(selection::selectToggle);
@@ -227,12 +218,18 @@ final class RuleFields extends VBox {
                 .toPlainString();
     }
 
-    Optional<TextField> fieldOf(Limit limit) {
+    /// The field of a limit that stands in the way.
+    Optional<NumberField> fieldOf(Limit limit) {
         return switch (limit) {
             case CELLS -> Optional.of(parallel);
             case MIN_SOH -> Optional.of(minSoh);
             case MAX_IR_SPREAD -> Optional.of(irSpread);
-            case MAX_IR, MAX_MODELS, LOCKS, SCHOOL, TARGET, SPARES -> Optional.empty();
+            case SCHOOL -> Optional.of(school.figure());
+            case TARGET -> Optional.of(more.target());
+            case SPARES -> Optional.of(more.spares());
+            case MAX_MODELS -> Optional.of(more.models());
+            case MAX_IR -> Optional.of(more.milliohms());
+            case LOCKS -> Optional.empty();
         };
     }
 }

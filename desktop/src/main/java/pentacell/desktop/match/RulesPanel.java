@@ -3,12 +3,11 @@ package pentacell.desktop.match;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -27,7 +26,7 @@ import pentacell.desktop.kit.Scrolled;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.desktop.match.MatchModel.Search;
 
-/// The rules of a match, the button that searches, how the search goes, and the trade-off curve.
+/// The rules of a match, the buttons that search, and how the search goes.
 final class RulesPanel extends VBox {
     private final Desk desk;
     private final MatchModel model;
@@ -35,6 +34,7 @@ final class RulesPanel extends VBox {
     private final ComboBox<Chemistry> chemistry = new ComboBox<>();
     private final RuleFields fields;
     private final Button match = new Button("Match");
+    private final Button improve = new Button("Improve from here");
     private final Button cancel = new Button("Stop here");
     private final ProgressBar progress = new ProgressBar(0);
     private final Label message = new Label();
@@ -65,6 +65,11 @@ final class RulesPanel extends VBox {
         match.getStyleClass().add("primary");
         match.setMaxWidth(Double.MAX_VALUE);
         match.setOnAction(pressed -> rules().ifPresent(model::match));
+        improve.setId("match-improve");
+        improve.setMaxWidth(Double.MAX_VALUE);
+        improve.setTooltip(
+                new Tooltip("Goes on from these groups; what comes out is never worse."));
+        improve.setOnAction(pressed -> rules().ifPresent(model::improve));
         cancel.setId("match-cancel");
         cancel.setOnAction(pressed -> model.cancel());
         nearest.setId("take-nearest");
@@ -72,21 +77,20 @@ final class RulesPanel extends VBox {
                 new VBox(
                         RuleFields.field("Pack", pack),
                         RuleFields.field("Chemistry", chemistry),
-                        fields,
-                        stock,
-                        match,
-                        new HBox(8, progress, cancel),
-                        message,
-                        nearest,
-                        curve());
+                        fields);
         rules.getStyleClass().add("rules-content");
         Scrolled scroll = new Scrolled(rules);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().add(scroll);
+        // what is to be pressed and what is said of it stays in sight however many rules there are
+        VBox press =
+                new VBox(stock, match, improve, new HBox(8, progress, cancel), message, nearest);
+        press.getStyleClass().addAll("rules-content", "rules-press");
+        getChildren().addAll(scroll, press);
         follow();
     }
 
     private void follow() {
+        model.rulesFrom(this::rules);
         model.packNameProperty()
                 .subscribe(name -> {
                     pack.setValue(name);
@@ -104,7 +108,11 @@ final class RulesPanel extends VBox {
                     if (!pack.getItems().equals(names)) pack.getItems().setAll(names);
                     pack.setValue(present.isEmpty() ? MatchModel.NEW_PACK : present);
                 });
-        model.shownProperty().subscribe(shown -> shown.ifPresent(now -> show(now.pack().rules())));
+        model.shownProperty()
+                .subscribe(shown -> {
+                    shown.ifPresent(now -> show(now.pack().rules()));
+                    improve.setDisable(match.isDisable() || shown.isEmpty());
+                });
         model.sortsProperty().subscribe(count -> sayStock());
         desk.ledger()
                 .stateProperty()
@@ -115,22 +123,6 @@ final class RulesPanel extends VBox {
         model.searchProperty().subscribe(this::show);
         fields.onSize(this::sayNeeded);
         chemistry.valueProperty().subscribe(value -> sayStock());
-    }
-
-    private Node curve() {
-        TradeOffPlot plot =
-                new TradeOffPlot(
-                        model,
-                        "trade-off",
-                        TradeOffPlot.Lines.CAPACITY,
-                        each -> fields.limitIrSpread(each.point().limitMilliohms()));
-        Button draw = new Button("Draw trade-off");
-        draw.setId("draw-trade-off");
-        draw.setOnAction(pressed -> rules().ifPresent(model.tradeOff()::draw));
-        Label caption = new Label("Capacity against IR limit; a click takes the limit");
-        Wrapping.on(caption);
-        caption.getStyleClass().add("caption");
-        return new VBox(4, caption, draw, plot);
     }
 
     private Optional<MatchRules> rules() {
@@ -168,6 +160,7 @@ final class RulesPanel extends VBox {
     private void show(Search search) {
         boolean running = search instanceof Search.Running;
         match.setDisable(running);
+        improve.setDisable(running || model.shownProperty().get().isEmpty());
         progress.setVisible(running);
         cancel.setVisible(running);
         progress.getParent().setManaged(running);
@@ -204,7 +197,7 @@ final class RulesPanel extends VBox {
                 sentence.substring(0, 1).toUpperCase(java.util.Locale.ROOT)
                         + sentence.substring(1)
                         + ".");
-        Optional<TextField> field = fields.fieldOf(infeasible.limit());
+        Optional<NumberField> field = fields.fieldOf(infeasible.limit());
         boolean canTake = field.isPresent() && infeasible.nearest().isPresent();
         nearest.setVisible(canTake);
         nearest.setManaged(canTake);
@@ -212,7 +205,7 @@ final class RulesPanel extends VBox {
         String value = RuleFields.plain(infeasible.nearest().getAsDouble());
         nearest.setText("Use " + value + " and match");
         nearest.setOnAction(pressed -> {
-            field.get().setText(value);
+            field.get().show(value);
             rules().ifPresent(model::match);
         });
     }

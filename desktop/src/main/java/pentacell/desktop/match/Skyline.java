@@ -18,11 +18,11 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.PlotSurface;
-import pentacell.desktop.match.MatchModel.Shown;
 
 /// The skyline as a thing to handle: drag a cell onto another to swap them, L locks, X marks a cell
 /// and then swaps it with the next one marked, R names the best cell of the shelf for a place and
-/// then takes it, arrow keys walk. How it is drawn is [SkylinePainter].
+/// then takes it, K keeps a cell left over for repairs, arrow keys walk. How it is drawn is
+/// [SkylinePainter].
 final class Skyline extends StackPane {
     private final Desk desk;
     private final MatchModel model;
@@ -52,7 +52,7 @@ final class Skyline extends StackPane {
         setId("skyline");
         setAccessibleRole(AccessibleRole.NODE);
         setAccessibleText(
-                "Skyline of the groups; drag cells to swap, L locks, X marks and swaps, R replaces");
+                "Skyline of the groups; drag cells to swap, L locks, X marks and swaps, R replaces, K keeps a spare");
         setFocusTraversable(true);
         getChildren().add(surface);
         model.shownProperty().subscribe(shown -> surface.repaint());
@@ -110,14 +110,15 @@ final class Skyline extends StackPane {
         dragged = Optional.empty();
         target = Optional.empty();
         consequence.set("");
-        if (from.isPresent() && to.isPresent()) model.swap(from.get(), to.get());
+        if (from.isPresent() && to.isPresent()) model.hands().swap(from.get(), to.get());
         surface.repaint();
     }
 
     private void onKey(KeyEvent key) {
         Optional<CellId> selected = desk.selection().cellProperty().get();
         switch (key.getCode()) {
-            case L -> selected.ifPresent(model::toggleLock);
+            case L -> selected.ifPresent(model.hands()::toggleLock);
+            case K -> selected.ifPresent(model.hands()::toggleSpare);
             case X -> selected.ifPresent(this::markOrSwap);
             case R -> {
                 selected.ifPresent(this::nameOrReplace);
@@ -152,7 +153,7 @@ final class Skyline extends StackPane {
             marked = marked.isEmpty() ? Optional.of(selected) : Optional.empty();
             return;
         }
-        model.swap(marked.get(), selected);
+        model.hands().swap(marked.get(), selected);
         marked = Optional.empty();
     }
 
@@ -165,7 +166,7 @@ final class Skyline extends StackPane {
         replacing = Optional.empty();
         if (again.isPresent()) {
             consequence.set("");
-            model.swap(selected, again.get().cell().id());
+            model.hands().swap(selected, again.get().cell().id());
             return;
         }
         Optional<Shown> shown = model.shownProperty().get();

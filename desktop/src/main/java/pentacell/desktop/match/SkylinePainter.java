@@ -14,7 +14,6 @@ import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface.Hue;
 import pentacell.desktop.kit.Scale;
-import pentacell.desktop.match.MatchModel.Shown;
 import pentacell.desktop.match.Skyline.Block;
 
 /// Draws the skyline, from the top: the magnified strip in which the tops of the groups differ, the
@@ -268,7 +267,13 @@ final class SkylinePainter {
                 Anchor.LEFT,
                 0,
                 top + 0.5 * em,
-                "Left over: " + shown.shelf().size() + ", strongest first");
+                "Left over: %d, strongest first%s"
+                        .formatted(
+                                shown.shelf().size(),
+                                shown.pack().spares().isEmpty()
+                                        ? ""
+                                        : "; %d kept for repairs (underlined)"
+                                                .formatted(shown.pack().spares().size())));
         double rowTop = top + 1.2 * em;
         int perRow = Math.max(1, Math.ceilDiv(shown.shelf().size(), 2));
         double cellWidth = Math.min(1.7 * em, width / perRow);
@@ -285,7 +290,10 @@ final class SkylinePainter {
                     cell.milliohms().isPresent()
                             ? CellMark.darkness(cell.milliohms().getAsDouble())
                             : 0;
-            pen.fillRamp(darkness, block.x(), block.y(), block.width(), block.height());
+            boolean isSpare = shown.isSpare(cell.id());
+            double tall = block.height() - (isSpare ? 5 : 0);
+            pen.fillRamp(darkness, block.x(), block.y(), block.width(), tall);
+            if (isSpare) pen.fill(Hue.ACCENT, 1, x, y + tall + 2, block.width(), 3);
             outline(block);
         }
     }

@@ -44,7 +44,7 @@ final class TradeOffPane extends VBox {
         progress.getStyleClass().add("caption");
         Label simulated =
                 new Label(
-                        "Ah, Wh, share and heat are simulated: from full at half its capacity an hour, each cell its rest curve and its resistance. Share: current of the hardest-worked cell against the mean of its group, at the start (dashed in the plot); most: at any moment.");
+                        "Ah, Wh, share and heat are simulated: from full at half its capacity an hour, each cell its rest curve and its resistance. Share: current of the hardest-worked cell against the mean of its group, at the start (dashed in the plot); most: at any moment. Hottest: mean heat of the hottest cell. Spread later: of the groups after 100 cycles, in mAh, by a model in which cells wear the faster the harder and hotter they work.");
         simulated.getStyleClass().add("caption");
         Wrapping.on(simulated);
         button(draw, "trade-off-draw", this::draw);
@@ -59,7 +59,6 @@ final class TradeOffPane extends VBox {
                 new TradeOffPlot(
                         model,
                         "trade-off-plot",
-                        TradeOffPlot.Lines.CAPACITY_AND_SHARE,
                         each -> {
                             table.getSelectionModel().select(each);
                             table.scrollTo(each);
@@ -74,7 +73,10 @@ final class TradeOffPane extends VBox {
         getChildren().add(scroll);
         table.getSelectionModel()
                 .selectedItemProperty()
-                .subscribe(row -> take.setDisable(row == null));
+                .subscribe(row -> {
+                    take.setDisable(row == null);
+                    plot.mark(Optional.ofNullable(row));
+                });
         model.tradeOff().curveProperty().subscribe(this::show);
         model.tradeOff().drawingProperty().subscribe(drawing -> sayProgress());
         model.byHandProperty().subscribe(this::showByHand);
@@ -105,6 +107,10 @@ final class TradeOffPane extends VBox {
                 .number("Share", each -> of(each, InUse::worstShareAtStart, 2))
                 .number("Most", each -> of(each, InUse::worstShare, 2))
                 .number("Heat / Wh", each -> of(each, InUse::heatWattHours, 2))
+                .number("Hottest / W", each -> of(each, InUse::hottestCellWatts, 3))
+                .number(
+                        "Spread later",
+                        each -> of(each, use -> use.later().get(0).spreadMilliampHours(), 0))
                 .inThisOrder();
     }
 

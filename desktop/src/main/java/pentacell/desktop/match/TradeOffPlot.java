@@ -10,36 +10,32 @@ import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
 import pentacell.desktop.kit.Scale;
-import pentacell.desktop.match.MatchModel.Shown;
 import pentacell.desktop.match.TradeOffModel.Outlook;
 
-/// The trade between the IR limit and the smallest group, with the present match on it. A click
-/// takes a point's limit.
+/// The trade between the IR limit, the smallest group and the share of the hardest-worked cell,
+/// with the present match on it. A click takes the nearest point.
 final class TradeOffPlot extends StackPane {
     private final MatchModel model;
     private final PlotSurface surface = new PlotSurface(this::paint);
-    private final Lines lines;
     private Optional<Scale> across = Optional.empty();
-
-    /// What is drawn.
-    enum Lines {
-        /// The smallest group alone, where there is little room.
-        CAPACITY,
-        /// The share of the hardest-worked cell as well.
-        CAPACITY_AND_SHARE
-    }
+    private Optional<Outlook> chosen = Optional.empty();
 
     /// @param id of the node
     /// @param chosen told of the point next to a click
-    TradeOffPlot(MatchModel model, String id, Lines lines, Consumer<Outlook> chosen) {
+    TradeOffPlot(MatchModel model, String id, Consumer<Outlook> chosen) {
         this.model = model;
-        this.lines = lines;
         setId(id);
         setAccessibleText("Smallest group against the limit on IR spread");
         getChildren().add(surface);
         model.tradeOff().curveProperty().subscribe(curve -> surface.repaint());
         model.shownProperty().subscribe(shown -> surface.repaint());
         setOnMouseClicked(click -> nearest(click.getX()).ifPresent(chosen));
+    }
+
+    /// Marks a point that is chosen elsewhere.
+    void mark(Optional<Outlook> point) {
+        chosen = point;
+        surface.repaint();
     }
 
     private Optional<Outlook> nearest(double x) {
@@ -67,7 +63,7 @@ final class TradeOffPlot extends StackPane {
             return;
         }
         double left = 3.9 * em;
-        double right = lines == Lines.CAPACITY ? width : width - 3.4 * em;
+        double right = width - 3.4 * em;
         double bottom = height - 2.6 * em;
         var usable =
                 curve.stream()
@@ -93,7 +89,7 @@ final class TradeOffPlot extends StackPane {
                 right - 2,
                 bottom + 1.9 * em,
                 "IR limit / mΩ");
-        if (lines == Lines.CAPACITY_AND_SHARE) shares(pen, curve, x, bottom, right, width);
+        shares(pen, curve, x, bottom, right, width);
         pen.text(Hue.SECOND, 0.8, false, Anchor.LEFT, 0, bottom + 1.9 * em, "usable / mAh");
         for (int i = 0; i < curve.size(); i++) {
             double px = x.pixel(curve.get(i).point().limitMilliohms());
@@ -107,6 +103,9 @@ final class TradeOffPlot extends StackPane {
                         px,
                         py);
             pen.disc(Hue.MEASURED, 1, px, py, 2.5);
+            if (!chosen.equals(Optional.of(curve.get(i)))) continue;
+            pen.disc(Hue.FOCUS, 1, px, py, 5);
+            pen.line(Hue.FOCUS, 1, px, py, px, bottom);
         }
         model.shownProperty().get().ifPresent(shown -> present(pen, shown, x, y));
     }

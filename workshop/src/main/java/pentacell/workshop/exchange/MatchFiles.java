@@ -12,6 +12,7 @@ import pentacell.core.match.MatchFigures;
 import pentacell.core.match.MatchOutlook;
 import pentacell.core.match.MatchResult;
 import pentacell.core.match.TradeOff;
+import pentacell.core.pack.Pack;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -53,9 +54,47 @@ public final class MatchFiles {
         Json.put(json, "maxWithinGroupIrSpreadMohm", figures.worstIrSpreadMilliohms(), DIGITS);
         json.put("cellsUsed", result.rules().cellsNeeded());
         json.put("cellsLeftOver", result.leftOver().size());
+        ArrayNode spares = json.putArray("spares");
+        result.spares().forEach(cell -> spares.add(cell.text()));
         json.put("ending", result.ending().name().toLowerCase(Locale.ROOT).replace('_', '-'));
         json.put("method", result.method());
         json.put("elapsedMs", elapsedMillis);
+        groups(json, figures);
+        return Json.text(json);
+    }
+
+    /// The groups of a pack in the making with their cells.
+    ///
+    /// @param groups the cells of each group as they are known
+    public static String packJson(Pack pack, List<List<Candidate>> groups) {
+        MatchFigures figures = MatchFigures.of(groups);
+        ObjectNode json = Json.object();
+        json.put("pack", pack.name());
+        json.put("arrangement", pack.rules().arrangement());
+        Json.put(json, "usableCapacityMah", figures.usableMilliampHours(), DIGITS);
+        Json.put(json, "capacitySpreadMah", figures.spreadMilliampHours(), DIGITS);
+        Json.put(json, "groupResistanceSpreadPct", figures.resistanceSpreadPercent(), DIGITS);
+        Json.put(json, "maxWithinGroupIrSpreadMohm", figures.worstIrSpreadMilliohms(), DIGITS);
+        ArrayNode spares = json.putArray("spares");
+        pack.spares().stream().sorted().forEach(cell -> spares.add(cell.text()));
+        List<ObjectNode> nodes = groups(json, figures);
+        for (int i = 0; i < nodes.size(); i++) {
+            ArrayNode cells = nodes.get(i).putArray("cells");
+            for (Candidate cell : groups.get(i)) {
+                ObjectNode node = cells.addObject();
+                node.put("id", cell.id().text());
+                Json.put(node, "capacityMah", cell.milliampHours(), DIGITS);
+                Json.put(node, "irMohm", cell.milliohms(), DIGITS);
+                node.put("model", cell.model());
+                node.put("donor", cell.donor());
+                node.put("locked", pack.locked().contains(cell.id()));
+            }
+        }
+        return Json.text(json);
+    }
+
+    private static List<ObjectNode> groups(ObjectNode json, MatchFigures figures) {
+        List<ObjectNode> nodes = new ArrayList<>();
         ArrayNode groups = json.putArray("groups");
         for (int i = 0; i < figures.groups().size(); i++) {
             MatchFigures.GroupFigures group = figures.groups().get(i);
@@ -65,8 +104,9 @@ public final class MatchFiles {
             Json.put(node, "resistanceMohm", group.milliohms(), DIGITS);
             Json.put(node, "irSpreadMohm", group.irSpreadMilliohms(), DIGITS);
             node.put("donors", group.donors());
+            nodes.add(node);
         }
-        return Json.text(json);
+        return nodes;
     }
 
     /// `max_ir_spread_mohm,usable_mah,spread_mah,worst_ir_spread_mohm,simulated_usable_mah,`

@@ -49,7 +49,8 @@ final class OldFilesTest {
                     "MatchRules.targetMilliampHours",
                     "MatchRules.spares",
                     "MatchRules.evening",
-                    "Pack.spares");
+                    "Pack.spares",
+                    "Pack.earlier");
 
     @TempDir private Path folder;
 

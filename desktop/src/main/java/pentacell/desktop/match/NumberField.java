@@ -1,0 +1,126 @@
+package pentacell.desktop.match;
+
+import java.util.OptionalDouble;
+import java.util.function.Consumer;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.unit.NumberText;
+import pentacell.core.unit.Quantity;
+
+/// A rule that is a number: its caption, the field, what is expected in it, and the mark of what
+/// cannot be understood.
+final class NumberField extends VBox {
+    private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
+
+    private final TextField field;
+    private final Label caption = new Label();
+    private final String expected;
+    private final double least;
+    private final double most;
+    private final Consumer<String> complaint;
+
+    /// @param expected what is to be typed, in words
+    /// @param complaint hears what is wrong with it
+    NumberField(
+            String id,
+            String caption,
+            String text,
+            String expected,
+            double least,
+            double most,
+            Consumer<String> complaint) {
+        this.expected = expected;
+        this.least = least;
+        this.most = most;
+        this.complaint = complaint;
+        field = new TextField(text);
+        field.setId(id);
+        field.setPrefColumnCount(4);
+        field.textProperty().subscribe(typed -> field.pseudoClassStateChanged(WRONG, false));
+        this.caption.setText(caption);
+        this.caption.setLabelFor(field);
+        this.caption.getStyleClass().add("caption");
+        getChildren().addAll(this.caption, field);
+        HBox.setHgrow(this, Priority.ALWAYS);
+    }
+
+    TextField field() {
+        return field;
+    }
+
+    void caption(String text) {
+        caption.setText(text);
+    }
+
+    /// What an empty field stands for.
+    NumberField empty(String means) {
+        field.setPromptText(means);
+        return this;
+    }
+
+    boolean isBlank() {
+        return field.getText().isBlank();
+    }
+
+    void show(String text) {
+        field.setText(text);
+    }
+
+    void show(OptionalDouble value) {
+        field.setText(value.isPresent() ? RuleFields.plain(value.getAsDouble()) : "");
+    }
+
+    /// What is typed, whatever it is worth.
+    OptionalDouble typed() {
+        return NumberText.parse(field.getText());
+    }
+
+    /// The number; a field that is empty has none.
+    ///
+    /// @throws NotUnderstood after marking what cannot be understood
+    OptionalDouble number() throws NotUnderstood {
+        return isBlank() ? OptionalDouble.empty() : OptionalDouble.of(required());
+    }
+
+    /// The number, which must be there.
+    ///
+    /// @throws NotUnderstood after marking what cannot be understood
+    double required() throws NotUnderstood {
+        OptionalDouble number = typed();
+        if (number.isPresent() && number.getAsDouble() >= least && number.getAsDouble() <= most)
+            return number.getAsDouble();
+        throw complain(
+                "\"%s\": expected %s, %s to %s."
+                        .formatted(
+                                field.getText(),
+                                expected,
+                                Quantity.COUNT.number(least),
+                                Quantity.COUNT.number(most)));
+    }
+
+    /// The whole number, which must be there.
+    ///
+    /// @throws NotUnderstood after marking what cannot be understood
+    int whole() throws NotUnderstood {
+        double number = required();
+        if (number == Math.rint(number)) return (int) number;
+        throw complain("\"%s\" is not a whole number of %s.".formatted(field.getText(), expected));
+    }
+
+    /// Marks the field and says what is wrong with it.
+    NotUnderstood complain(String sentence) {
+        field.pseudoClassStateChanged(WRONG, true);
+        field.requestFocus();
+        complaint.accept(sentence);
+        return new NotUnderstood();
+    }
+
+    /// A field was marked; there is nothing more to say.
+    static final class NotUnderstood extends Exception {
+        private static final long serialVersionUID = 1;
+    }
+}

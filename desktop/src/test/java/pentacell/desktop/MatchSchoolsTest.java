@@ -1,0 +1,169 @@
+package pentacell.desktop;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import pentacell.core.cell.CellId;
+import pentacell.core.pack.MatchSchool;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
+import pentacell.workshop.demo.TarnHollow;
+
+/// Schools, spares, going on, comparing, several packs, and what can be saved, as a person does it.
+final class MatchSchoolsTest {
+    @TempDir Path folder;
+
+    @Test
+    void aSchoolIsChosenAndWhatItNeedsIsOffered() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            assertFalse(bench.robot.lookup("#rule-figure").query().getParent().isVisible());
+            choose(bench, MatchSchool.NARROW_BINS);
+            assertTrue(bench.text("#rule-school-means").startsWith("All cells of the pack"));
+            set(bench, "#rule-figure", "20");
+            bench.click("#match");
+            bench.await(
+                    "no bin is so narrow",
+                    () -> bench.text("#match-message").startsWith("No bin of 20"));
+            bench.click("#take-nearest");
+            bench.await("it is matched", () -> pack(bench).rules().policy().isPresent());
+            double width = pack(bench).rules().policyInUse().figure();
+            assertTrue(width > 100 && width < 1000, "width " + width);
+            choose(bench, MatchSchool.RESISTANCE_FIRST);
+            bench.click("#match");
+            bench.await(
+                    "the school sets the limit",
+                    () -> pack(bench).rules().maxIrSpreadMilliohms().isPresent());
+            assertTrue(pack(bench).rules().maxIrSpreadMilliohms().orElseThrow() < 3);
+        }
+    }
+
+    @Test
+    void sparesAreChosenKeptAndReleased() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            bench.click("#more-rules");
+            set(bench, "#rule-spares", "3");
+            bench.click("#match");
+            bench.await("three are held back", () -> pack(bench).spares().size() == 3);
+            CellId spare = pack(bench).spares().iterator().next();
+            bench.click("#match-improve");
+            bench.awaitSaid("Matched");
+            assertEquals(3, pack(bench).spares().size(), "they stay, and no more are chosen");
+            bench.robot.interact(() -> bench.bench.desk().selection().select(spare));
+            bench.click("#tab-skyline");
+            bench.keys(KeyCode.K);
+            bench.await("it is free again", () -> !pack(bench).spares().contains(spare));
+            bench.keys(KeyCode.CONTROL, KeyCode.Z);
+            bench.await("and kept again", () -> pack(bench).spares().contains(spare));
+        }
+    }
+
+    @Test
+    void theMatchBeforeIsComparedAndTakenBack() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            List<List<CellId>> before = pack(bench).groups();
+            set(bench, "#rule-ir-spread", "6");
+            bench.click("#match");
+            bench.await("it is matched anew", () -> !pack(bench).groups().equals(before));
+            bench.click("#tab-compare");
+            TableView<?> table = bench.robot.lookup("#compare-table").queryAs(TableView.class);
+            bench.await("both are there", () -> table.getItems().size() == 12);
+            bench.await(
+                    "and said",
+                    () -> bench.text("#compare-meaning").startsWith("The second gives 0."));
+            assertTrue(bench.text("#compare-meaning").contains("% more"));
+            bench.click("#compare-take");
+            bench.await("the groups are back", () -> pack(bench).groups().equals(before));
+        }
+    }
+
+    @Test
+    void twoPacksAreMatchedFromOneStockInOneStep() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            @SuppressWarnings("unchecked")
+            ComboBox<String> name =
+                    (ComboBox<String>) bench.robot.lookup("#pack-name").queryAs(ComboBox.class);
+            bench.robot.interact(() -> name.setValue("Gate lamp"));
+            set(bench, "#rule-series", "3");
+            set(bench, "#rule-parallel", "6");
+            bench.click("#tab-several-packs");
+            bench.click("#several-add");
+            assertTrue(
+                    bench.text("#several-match").startsWith("Match 2 packs, 88 cells"),
+                    bench.text("#several-match"));
+            bench.click("#several-evenly");
+            bench.click("#several-match");
+            bench.await(
+                    "both are matched",
+                    () -> Packs.of(bench.state()).pack("Gate lamp").isPresent());
+            Pack lamp = Packs.of(bench.state()).pack("Gate lamp").orElseThrow();
+            Set<CellId> both = new HashSet<>(lamp.cells());
+            both.retainAll(pack(bench).cells());
+            assertEquals(Set.of(), both);
+            bench.keys(KeyCode.CONTROL, KeyCode.Z);
+            bench.await("one step back", () -> Packs.of(bench.state()).pack("Gate lamp").isEmpty());
+        }
+    }
+
+    @Test
+    void theMatchIsSavedAsATableADocumentAndAPicture() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            MenuButton menu = bench.robot.lookup("#match-save").queryAs(MenuButton.class);
+            String[] kinds = {".csv", ".json", ".pdf", ".pdf", ".svg"};
+            String[] begins = {"cell_id,group,position", "{", "%PDF", "%PDF", "<?xml"};
+            for (int i = 0; i < kinds.length; i++) {
+                Path file = folder.resolve("match" + i + kinds[i]);
+                when(bench.files.whereTo(any(), any())).thenReturn(Optional.of(file));
+                int at = i;
+                bench.robot.interact(() -> menu.getItems().get(at).fire());
+                bench.await(
+                        "it is written", () -> Files.exists(file) && file.toFile().length() > 0);
+                String begin =
+                        new String(
+                                Files.readAllBytes(file),
+                                0,
+                                begins[i].length(),
+                                java.nio.charset.StandardCharsets.ISO_8859_1);
+                assertEquals(begins[i], begin);
+            }
+        }
+    }
+
+    private static void choose(BenchFixture bench, MatchSchool school) {
+        @SuppressWarnings("unchecked")
+        ComboBox<MatchSchool> box =
+                (ComboBox<MatchSchool>) bench.robot.lookup("#rule-school").queryAs(ComboBox.class);
+        bench.robot.interact(() -> box.setValue(school));
+    }
+
+    private static void set(BenchFixture bench, String field, String text) {
+        TextField node = bench.robot.lookup(field).queryAs(TextField.class);
+        bench.robot.interact(() -> node.setText(text));
+    }
+
+    private static Pack pack(BenchFixture bench) {
+        return Objects.requireNonNull(
+                Packs.of(bench.state()).pack(TarnHollow.LONG_NIGHT).orElse(null));
+    }
+}
