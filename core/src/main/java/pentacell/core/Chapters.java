@@ -7,6 +7,7 @@ import pentacell.core.cell.Cells;
 import pentacell.core.cell.Trays;
 import pentacell.core.donor.Donors;
 import pentacell.core.donor.Purchases;
+import pentacell.core.grade.Grading;
 import pentacell.core.imports.ImportedFiles;
 import pentacell.core.journal.Act;
 import pentacell.core.pack.Packs;
@@ -26,6 +27,7 @@ public final class Chapters {
                     Cells.CHAPTER,
                     Schools.CHAPTER,
                     Bench.CHAPTER,
+                    Grading.CHAPTER,
                     Packs.CHAPTER,
                     ImportedFiles.CHAPTER);
 

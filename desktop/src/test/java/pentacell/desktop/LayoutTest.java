@@ -158,8 +158,9 @@ final class LayoutTest {
         double maxX = bounds.getMaxX();
         double maxY = bounds.getMaxY();
         for (Node each = node.getParent(); each != null; each = each.getParent())
-            if (each instanceof ScrollPane pane) {
-                Bounds within = pane.localToScene(pane.getLayoutBounds());
+            // what a table or a scrolled page holds is seen within it only
+            if (each instanceof ScrollPane || each instanceof TableView) {
+                Bounds within = each.localToScene(each.getLayoutBounds());
                 minX = Math.max(minX, within.getMinX());
                 minY = Math.max(minY, within.getMinY());
                 maxX = Math.min(maxX, within.getMaxX());

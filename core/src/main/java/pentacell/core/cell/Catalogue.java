@@ -36,9 +36,10 @@ public record Catalogue(Map<String, CellModel> models) {
         return Optional.ofNullable(models.get(name));
     }
 
-    /// The model of a cell, when both it and its rating are known.
+    /// The model of a cell, when both it and its rating are known; of a unit, what its cans are
+    /// rated for together.
     public Optional<CellModel> modelOf(CellRecord cell) {
-        return cell.model().flatMap(this::model);
+        return cell.model().flatMap(this::model).map(model -> model.ofCans(cell.count()));
     }
 
     private Catalogue with(CellModel model) {

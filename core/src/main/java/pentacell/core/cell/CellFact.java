@@ -11,6 +11,7 @@ import pentacell.core.unit.Limit;
 /// What can be logged of a cell.
 public sealed interface CellFact extends Fact
         permits CellFact.CellNamed,
+                CellFact.CansCounted,
                 CellFact.CellPlaced,
                 CellFact.VoltageRead,
                 CellFact.ResistanceRead,
@@ -31,6 +32,21 @@ public sealed interface CellFact extends Fact
     /// @param model name of the model, empty when not known
     record CellNamed(CellId cell, Optional<String> donor, Optional<String> model)
             implements CellFact {}
+
+    /// It was said how many cans stay together as one: a welded pair, or a group that is kept. Its
+    /// readings are those of the whole.
+    ///
+    /// @param count cans, 1 to 1000
+    record CansCounted(CellId cell, int count) implements CellFact {
+        /// Most cans of a unit.
+        public static final int MOST = 1000;
+
+        public CansCounted {
+            if (count < 1 || count > MOST)
+                throw new IllegalArgumentException(
+                        "a unit has 1 to " + MOST + " cans, was " + count);
+        }
+    }
 
     /// A cell was laid in a place.
     record CellPlaced(CellId cell, Place place) implements CellFact {}

@@ -11,6 +11,7 @@ import java.util.Set;
 final class CellFold {
     private Optional<String> donor = Optional.empty();
     private Optional<String> model = Optional.empty();
+    private int count = 1;
     private Optional<Place> place = Optional.empty();
     private OptionalDouble firstVolts = OptionalDouble.empty();
     private OptionalDouble volts = OptionalDouble.empty();
@@ -31,6 +32,7 @@ final class CellFold {
                 donor = named.donor();
                 model = named.model();
             }
+            case CellFact.CansCounted counted -> count = counted.count();
             case CellFact.CellPlaced placed -> {
                 place = Optional.of(placed.place());
                 handedOver = Optional.empty();
@@ -94,6 +96,7 @@ final class CellFold {
                 id,
                 donor,
                 model,
+                count,
                 place,
                 firstVolts,
                 volts,

@@ -10,6 +10,8 @@ import pentacell.core.unit.Limit;
 /// @param dischargeAmps highest continuous discharge current in A
 public record CellLimits(
         double chargeVolts, double endVolts, double chargeAmps, double dischargeAmps) {
+    private static final double MOST_AMPS = 999;
+
     public CellLimits {
         if (!(endVolts > 0 && chargeVolts > endVolts && chargeVolts < 5))
             throw new IllegalArgumentException(
@@ -19,6 +21,16 @@ public record CellLimits(
             throw new IllegalArgumentException(
                     "current limits must be above 0 and under 1000 A, were charge %s, discharge %s"
                             .formatted(chargeAmps, dischargeAmps));
+    }
+
+    /// Those of so many cans in parallel; currents no higher than anything here can measure.
+    CellLimits ofCans(int count) {
+        return new CellLimits(
+                chargeVolts, endVolts, amps(count * chargeAmps), amps(count * dischargeAmps));
+    }
+
+    private static double amps(double wanted) {
+        return Limit.CURRENT.holds(wanted) ? wanted : MOST_AMPS;
     }
 
     /// Careful limits for a salvaged cell: its chemistry's voltages, charge at 0.5 C and discharge

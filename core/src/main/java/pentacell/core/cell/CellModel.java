@@ -19,17 +19,35 @@ public record CellModel(
         double ratedMinimumMilliampHours,
         double ratedNominalMilliampHours,
         CellLimits limits) {
+    /// Most that a can, and so a unit of as many as there may be, can be rated for, in mAh.
+    static final double MOST_OF_A_CAN = 100_000;
+
+    private static final double MOST_OF_A_UNIT = CellFact.CansCounted.MOST * MOST_OF_A_CAN;
+
     public CellModel {
         if (name.isBlank()) throw new IllegalArgumentException("a cell model needs a name");
-        if (!(ratedMinimumMilliampHours > 0 && ratedMinimumMilliampHours < 100_000))
+        if (!(ratedMinimumMilliampHours > 0 && ratedMinimumMilliampHours < MOST_OF_A_UNIT))
             throw new IllegalArgumentException(
                     "rated minimum must be above 0 and under 100000 mAh, was "
                             + ratedMinimumMilliampHours);
         if (!(ratedNominalMilliampHours >= ratedMinimumMilliampHours
-                && ratedNominalMilliampHours < 100_000))
+                && ratedNominalMilliampHours < MOST_OF_A_UNIT))
             throw new IllegalArgumentException(
                     "rated nominal must be at least the minimum and under 100000 mAh, was "
                             + ratedNominalMilliampHours);
+    }
+
+    /// What so many cans of it, kept together as one, are rated for.
+    public CellModel ofCans(int count) {
+        return count == 1
+                ? this
+                : new CellModel(
+                        name,
+                        format,
+                        chemistry,
+                        count * ratedMinimumMilliampHours,
+                        count * ratedNominalMilliampHours,
+                        limits.ofCans(count));
     }
 
     /// A model of which only the rating is known: careful limits, and the typical capacity as

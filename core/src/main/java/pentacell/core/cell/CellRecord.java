@@ -14,6 +14,7 @@ import java.util.Set;
 /// @param id what is written on the sleeve
 /// @param donor code of its donor
 /// @param model name of its model
+/// @param count cans that stay together as one; 1 for a cell
 /// @param place where it lies
 /// @param firstVolts first standing voltage in V, the one triage goes by
 /// @param volts last standing voltage in V
@@ -34,6 +35,7 @@ public record CellRecord(
         CellId id,
         Optional<String> donor,
         Optional<String> model,
+        int count,
         Optional<Place> place,
         OptionalDouble firstVolts,
         OptionalDouble volts,
@@ -116,6 +118,11 @@ public record CellRecord(
         for (LifeLineEntry entry : lifeLine)
             if (entry.fate() == Fate.STANDING) fold.add(entry.fact());
         return fold.cell(id, lifeLine);
+    }
+
+    /// Its id, with its cans where it is a unit: `HB03-07 ×2`.
+    public String idWithCans() {
+        return count == 1 ? id.text() : id.text() + "\u00a0×" + count;
     }
 
     /// The resistance that stands for the cell, in mΩ: at 1 kHz when that was read, else by direct

@@ -116,6 +116,16 @@ public final class Grader {
             return Standing.OUT;
         }
         reasons.add(0, Reason.of(Rule.SOH_OVER_LIMIT, percent, limit));
+        double ofACan = cell.count() * cell.milliohms().orElse(0);
+        if (ofACan > policy.maxMilliohms().orElse(Double.POSITIVE_INFINITY)) {
+            reasons.add(
+                    0,
+                    Reason.of(
+                            Rule.RESISTANCE_OVER_GRADE,
+                            ofACan,
+                            policy.maxMilliohms().orElseThrow()));
+            return Standing.OUT;
+        }
         double ofNew =
                 cell.milliampHours().getAsDouble()
                         / model.orElseThrow().ratedNominalMilliampHours();
@@ -163,9 +173,9 @@ public final class Grader {
     private static void remarkOnResistance(CellRecord cell, List<Reason> reasons) {
         double ac = OddValues.poorMilliohms(ResistanceMethod.AC_1_KHZ);
         double dc = OddValues.poorMilliohms(ResistanceMethod.DC);
-        if (cell.acMilliohms().orElse(0) > ac)
-            reasons.add(Reason.of(Rule.RESISTANCE_HIGH, cell.acMilliohms().getAsDouble(), ac));
-        else if (cell.dcMilliohms().orElse(0) > dc)
-            reasons.add(Reason.of(Rule.RESISTANCE_HIGH, cell.dcMilliohms().getAsDouble(), dc));
+        double acOfACan = cell.count() * cell.acMilliohms().orElse(0);
+        double dcOfACan = cell.count() * cell.dcMilliohms().orElse(0);
+        if (acOfACan > ac) reasons.add(Reason.of(Rule.RESISTANCE_HIGH, acOfACan, ac));
+        else if (dcOfACan > dc) reasons.add(Reason.of(Rule.RESISTANCE_HIGH, dcOfACan, dc));
     }
 }

@@ -40,10 +40,11 @@ public final class JudgedStock {
     }
 
     /// Judges anew only the cells that changed since an earlier state; all of them when the models
-    /// or the schools did.
+    /// or the schools or limits did.
     public JudgedStock after(WorkshopState later) {
         if (!Catalogue.of(later).models().equals(Catalogue.of(state).models())
-                || !Schools.of(later).equals(Schools.of(state))) return of(later);
+                || !Schools.of(later).equals(Schools.of(state))
+                || !Grading.of(later).policy().equals(Grading.of(state).policy())) return of(later);
         Map<CellId, Standing> standingsThen = HashMap.newHashMap(Cells.of(later).all().size());
         for (CellRecord cell : Cells.of(later).all().values()) {
             boolean isUnchanged =
@@ -61,7 +62,7 @@ public final class JudgedStock {
                         cell,
                         Catalogue.of(state).modelOf(cell),
                         Schools.of(state),
-                        GradePolicy.USUAL)
+                        Grading.of(state).policy())
                 .verdict();
     }
 

@@ -25,4 +25,9 @@ public record LotStatistics(int count, double mean, double sigma, double least, 
                 values.length == 0 ? Double.NaN : statistics.getMin(),
                 values.length == 0 ? Double.NaN : statistics.getMax());
     }
+
+    /// Whether a value lies within so many σ of the mean.
+    public boolean isWithin(double value, double sigmas) {
+        return Math.abs(value - mean) <= sigmas * sigma;
+    }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import pentacell.core.cell.Catalogue;
@@ -93,9 +94,14 @@ public record MatchableStock(
                 cell.model().orElse(""),
                 cell.donor().orElse(""),
                 model.map(CellModel::chemistry),
-                CellModel.ratedOf(model),
+                ratedOfACan(cell, model),
                 cell.place().map(Place::toString).orElse(""),
                 Grader.isRescued(cell, model),
-                1);
+                cell.count());
+    }
+
+    private static OptionalDouble ratedOfACan(CellRecord cell, Optional<CellModel> model) {
+        OptionalDouble rated = CellModel.ratedOf(model);
+        return rated.isPresent() ? OptionalDouble.of(rated.getAsDouble() / cell.count()) : rated;
     }
 }

@@ -17,6 +17,11 @@ public interface BenchContext {
     /// The model of a cell, known already or to be expected from its donor.
     Optional<CellModel> modelOf(CellId cell);
 
+    /// How many cans of it stay together as one.
+    default int cansOf(CellId cell) {
+        return 1;
+    }
+
     /// The last capacity of a cell in mAh.
     OptionalDouble lastMilliampHours(CellId cell);
 

@@ -139,6 +139,7 @@ public final class LookTwice {
                 Catalogue.of(state).models().values().stream()
                         .filter(other -> other.format().equals(model.get().format()))
                         .filter(other -> other.chemistry() == model.get().chemistry())
+                        .map(other -> other.ofCans(cell.count()))
                         .filter(other -> {
                             return measured >= LEAST_SHARE * other.ratedMinimumMilliampHours()
                                     && measured

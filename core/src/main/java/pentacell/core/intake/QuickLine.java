@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFact.BlemishesSeen;
+import pentacell.core.cell.CellFact.CansCounted;
 import pentacell.core.cell.CellFact.CapacityMeasured;
 import pentacell.core.cell.CellFact.CellNoted;
 import pentacell.core.cell.CellFact.ResistanceMethod;
@@ -47,6 +48,8 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
                     "([+\\-−]?[\\d.,]+)(v|mv|(?:m|mr|mohm|mω|mΩ|ohm|r)?(?:ac|dc)|m|mr|mohm|mω|mΩ|ohm|r|mah|ah)",
                     Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern CANS = Pattern.compile("[x×](\\d{1,6})", Pattern.CASE_INSENSITIVE);
+
     public QuickLine {
         tokens = List.copyOf(tokens);
     }
@@ -60,6 +63,13 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
                         .map(token -> new CellId(token.text()))
                         .findFirst();
         Optional<CellId> cell = named.or(bench::cellInHand);
+        int cans =
+                raw.stream()
+                        .filter(token -> token.kind() == Kind.CANS)
+                        .map(token -> (int) token.value())
+                        .findFirst()
+                        .or(() -> cell.map(bench::cansOf))
+                        .orElse(1);
         List<QuickToken> checked = new ArrayList<>();
         Set<Kind> seen = EnumSet.noneOf(Kind.class);
         for (QuickToken token : raw) {
@@ -72,7 +82,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
                                 token.text(),
                                 new Reason(
                                         Rule.READ_TWICE, Double.NaN, Double.NaN, wordFor(token))));
-            else checked.add(oddity(token, cell, bench).map(token::odd).orElse(token));
+            else checked.add(oddity(token, cell, bench, cans).map(token::odd).orElse(token));
         }
         return new QuickLine(checked, cell, bench.schools().meter());
     }
@@ -83,6 +93,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
             case VOLTAGE -> "A voltage";
             case RESISTANCE -> "A resistance";
             case CAPACITY -> "A capacity";
+            case CANS -> "A count of cans";
             case BLEMISHES, NOTE, NOT_UNDERSTOOD -> "A note";
         };
     }
@@ -109,6 +120,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
                             facts.add(
                                     new CapacityMeasured(
                                             id, token.value(), TestConditions.NOT_STATED));
+                    case CANS -> facts.add(new CansCounted(id, (int) token.value()));
                     case BLEMISHES -> facts.add(new BlemishesSeen(id, token.blemishes()));
                     case NOTE -> facts.add(new CellNoted(id, token.text()));
                     case CELL, NOT_UNDERSTOOD -> {}
@@ -138,6 +150,8 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
     private static QuickToken firstToken(String word, BenchContext bench) {
         boolean isId = CellId.problem(word).isEmpty();
         if (isBlemishes(word) && !bench.isKnown(new CellId(word))) return blemishes(word);
+        if (CANS.matcher(word).matches() && !(isId && bench.isKnown(new CellId(word))))
+            return valueToken(word);
         boolean looksLikeId = Character.isLetter(word.codePointAt(0)) || word.indexOf('-') > 0;
         if (isId && (looksLikeId || bench.isKnown(new CellId(word))))
             return new QuickToken(word, Kind.CELL, Double.NaN, Optional.empty());
@@ -157,6 +171,8 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
 
     private static QuickToken valueToken(String word) {
         if (isBlemishes(word)) return blemishes(word);
+        Matcher cans = CANS.matcher(word);
+        if (cans.matches()) return cans(word, Integer.parseInt(cans.group(1)));
         Matcher matcher = WITH_UNIT.matcher(word);
         String digits = matcher.matches() ? matcher.group(1) : word;
         OptionalDouble number = NumberText.parse(digits);
@@ -171,6 +187,13 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
         return matcher.matches()
                 ? withUnit(word, number.getAsDouble(), matcher.group(2).toLowerCase(Locale.ROOT))
                 : bare(word, number.getAsDouble());
+    }
+
+    private static QuickToken cans(String word, int count) {
+        return count >= 1 && count <= CansCounted.MOST
+                ? new QuickToken(word, Kind.CANS, count, Optional.empty())
+                : refused(
+                        word, "\"%s\": a unit has 1 to %d cans.".formatted(word, CansCounted.MOST));
     }
 
     private static QuickToken withUnit(String word, double number, String unit) {
@@ -200,7 +223,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
                     case VOLTAGE -> Optional.of(Limit.VOLTAGE);
                     case RESISTANCE -> Optional.of(Limit.RESISTANCE);
                     case CAPACITY -> Optional.of(Limit.CAPACITY);
-                    case CELL, BLEMISHES, NOTE, NOT_UNDERSTOOD -> Optional.empty();
+                    case CANS, CELL, BLEMISHES, NOTE, NOT_UNDERSTOOD -> Optional.empty();
                 };
         return limit.filter(each -> !each.holds(value))
                 .map(each -> refused(word, "\"" + word + "\" cannot be: " + each.sentence() + "."))
@@ -216,7 +239,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
     }
 
     private static Optional<Reason> oddity(
-            QuickToken token, Optional<CellId> cell, BenchContext bench) {
+            QuickToken token, Optional<CellId> cell, BenchContext bench, int cans) {
         return switch (token.kind()) {
             case VOLTAGE ->
                     OddValues.voltage(token.value(), cell.flatMap(bench::modelOf), bench.schools())
@@ -228,11 +251,16 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
                                                     bench.neighbourVolts(id))));
             case RESISTANCE ->
                     OddValues.resistance(
-                            token.value(), token.method().orElse(bench.schools().meter()));
+                            token.value() * cans, token.method().orElse(bench.schools().meter()));
             case CAPACITY ->
                     OddValues.capacity(
                             token.value(),
-                            cell.flatMap(bench::modelOf),
+                            cell.flatMap(id ->
+                                    bench.modelOf(id)
+                                            .map(model ->
+                                                    bench.cansOf(id) == 1
+                                                            ? model.ofCans(cans)
+                                                            : model)),
                             cell.map(bench::lastMilliampHours).orElse(OptionalDouble.empty()));
             case CELL ->
                     cell.filter(id -> !bench.isKnown(id))
@@ -247,7 +275,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
                                                                     + rating(model))
                                                     .orElse(", model not known")));
             case BLEMISHES -> fatal(token);
-            case NOTE, NOT_UNDERSTOOD -> token.oddity();
+            case CANS, NOTE, NOT_UNDERSTOOD -> token.oddity();
         };
     }
 

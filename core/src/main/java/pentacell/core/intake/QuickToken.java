@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.judgement.Reason;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 
 /// A piece of a quick line as it was understood.
@@ -32,6 +33,8 @@ public record QuickToken(
         VOLTAGE,
         RESISTANCE,
         CAPACITY,
+        /// How many cans stay together as one.
+        CANS,
         /// What is wrong with the can, one key each.
         BLEMISHES,
         NOTE,
@@ -47,6 +50,7 @@ public record QuickToken(
                     Quantity.RESISTANCE.text(value)
                             + method.map(known -> " " + known.words()).orElse("");
             case CAPACITY -> Quantity.CAPACITY.text(value);
+            case CANS -> Count.of((long) value, "can", "cans");
             case BLEMISHES ->
                     blemishes().stream().map(Blemish::words).collect(Collectors.joining(", "));
             case CELL, NOTE, NOT_UNDERSTOOD -> text;

@@ -26,6 +26,9 @@ public enum Rule {
     RESISTANCE_HIGH(
             Quantity.RESISTANCE,
             "Internal resistance {figure} is over {limit}, poor for this use."),
+    RESISTANCE_OVER_GRADE(
+            Quantity.RESISTANCE,
+            "Internal resistance {figure} a can is over the limit of {limit}."),
     WAS_DEEPLY_DISCHARGED(
             Quantity.VOLTAGE,
             "Was read at {figure}, under {limit}: rescued cells stay marked and need a longer hold test."),

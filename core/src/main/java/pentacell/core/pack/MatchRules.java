@@ -25,6 +25,8 @@ import pentacell.core.cell.Chemistry;
 /// @param targetMilliampHours what the smallest group must have at least, in mAh: the strongest
 ///   cells that are not needed for it are then saved
 /// @param spares cells held back for repair
+/// @param cellsFrom name of the saved selection that the cells come from; the whole stock when
+///   empty
 /// @param evening what is evened out below the meter's noise; the usual weights when empty
 public record MatchRules(
         List<Integer> groupSizes,
@@ -39,7 +41,8 @@ public record MatchRules(
         Optional<MatchPolicy> policy,
         OptionalDouble targetMilliampHours,
         OptionalInt spares,
-        Optional<EveningWeights> evening) {
+        Optional<EveningWeights> evening,
+        Optional<String> cellsFrom) {
     /// Most cells that are held back for repair.
     public static final int MOST_SPARES = 100;
 
@@ -100,6 +103,7 @@ public record MatchRules(
                 Optional.empty(),
                 OptionalDouble.empty(),
                 OptionalInt.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -177,6 +181,7 @@ public record MatchRules(
         private OptionalDouble targetMilliampHours;
         private OptionalInt spares;
         private Optional<EveningWeights> evening;
+        private Optional<String> cellsFrom;
 
         private Change(MatchRules rules) {
             groupSizes = rules.groupSizes;
@@ -192,6 +197,7 @@ public record MatchRules(
             targetMilliampHours = rules.targetMilliampHours;
             spares = rules.spares;
             evening = rules.evening;
+            cellsFrom = rules.cellsFrom;
         }
 
         /// Cells in each group.
@@ -273,6 +279,12 @@ public record MatchRules(
             return this;
         }
 
+        /// The saved selection that the cells come from; empty for the whole stock.
+        public Change cellsFrom(Optional<String> selection) {
+            cellsFrom = selection;
+            return this;
+        }
+
         /// The rules as they are now.
         public MatchRules rules() {
             return new MatchRules(
@@ -288,7 +300,8 @@ public record MatchRules(
                     policy,
                     targetMilliampHours,
                     spares,
-                    evening);
+                    evening,
+                    cellsFrom);
         }
     }
 }

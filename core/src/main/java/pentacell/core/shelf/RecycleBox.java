@@ -8,8 +8,8 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
+import pentacell.core.grade.Grading;
 import pentacell.core.grade.Standing;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
@@ -53,7 +53,7 @@ public record RecycleBox(List<Item> items) {
             if (cell.handedOver().isPresent()) continue;
             Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
             Judged<Standing> judged =
-                    Grader.judge(cell, model, Schools.of(state), GradePolicy.USUAL);
+                    Grader.judge(cell, model, Schools.of(state), Grading.of(state).policy());
             if (judged.verdict() != Standing.OUT) continue;
             boolean damaged = cell.blemishes().stream().anyMatch(each -> each.work().isEmpty());
             items.add(

@@ -49,7 +49,7 @@ public final class OddValues {
         };
     }
 
-    /// What is odd about a resistance in mΩ.
+    /// What is odd about the resistance of a can in mΩ.
     public static Optional<Reason> resistance(double milliohms, ResistanceMethod method) {
         double poor = poorMilliohms(method);
         if (milliohms > poor) return Optional.of(Reason.of(Rule.RESISTANCE_HIGH, milliohms, poor));

@@ -173,7 +173,11 @@ final class QuickLineTest {
         "0.5ah, CAPACITY",
         "500mv, VOLTAGE",
         "2ohm, RESISTANCE",
-        "3mah, CAPACITY"
+        "3mah, CAPACITY",
+        "x2, CANS",
+        "×12, CANS",
+        "x0, NOT_UNDERSTOOD",
+        "x2000, NOT_UNDERSTOOD"
     })
     void aBareNumberIsTakenByItsSizeAndAUnitOverrulesIt(String text, Kind kind) {
         assertEquals(
@@ -202,6 +206,7 @@ final class QuickLineTest {
             case CellFact.CapacityMeasured measured -> number(measured.milliampHours()) + " C";
             case CellFact.CellNoted noted -> "note";
             case CellFact.CellNamed named -> "named";
+            case CellFact.CansCounted counted -> counted.count() + " cans";
             case CellFact.CellPlaced placed -> "placed";
             case pentacell.core.cell.RunFact run -> run.toString();
             case CellFact.CellDecided decided -> "decided";

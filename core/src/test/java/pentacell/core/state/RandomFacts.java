@@ -30,6 +30,8 @@ import pentacell.core.donor.Lot;
 import pentacell.core.donor.Price;
 import pentacell.core.donor.PurchaseFact;
 import pentacell.core.donor.WarningSign;
+import pentacell.core.grade.GradeFact;
+import pentacell.core.grade.GradePolicy;
 import pentacell.core.imports.ImportFact;
 import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
@@ -58,7 +60,8 @@ final class RandomFacts {
                     ? new Amendment.EntryStruck(sequence, "test")
                     : new Amendment.EntryCorrected(sequence, ofCell());
         }
-        return switch (random.nextInt(10)) {
+        return switch (random.nextInt(11)) {
+            case 10 -> ofGrading();
             case 0 -> ofCatalogueOrTrays();
             case 1 -> ofPurchases();
             case 2, 3 -> ofDonor();
@@ -169,7 +172,10 @@ final class RandomFacts {
 
     private Fact ofPack() {
         String pack = name();
-        return switch (random.nextInt(4)) {
+        return switch (random.nextInt(5)) {
+            case 4 ->
+                    new PackFact.CellReserved(
+                            pack, cell(), pick(List.of(PackFact.Reserve.values())));
             case 0 ->
                     new PackFact.GroupsMatched(
                             pack,
@@ -182,10 +188,22 @@ final class RandomFacts {
         };
     }
 
+    private Fact ofGrading() {
+        return switch (random.nextInt(4)) {
+            case 0 -> new GradeFact.SelectionSaved(name(), List.of(cell(), cell()));
+            case 1 -> new GradeFact.SelectionDropped(name());
+            default ->
+                    new GradeFact.GradeLimitsChosen(
+                            new GradePolicy(
+                                    random.nextInt(50, 79) / 100.0, OptionalDouble.empty()));
+        };
+    }
+
     private CellFact ofCell() {
         CellId cell = cell();
         String run = "A-1#" + random.nextInt(3);
-        return switch (random.nextInt(14)) {
+        return switch (random.nextInt(15)) {
+            case 14 -> new CellFact.CansCounted(cell, random.nextInt(1, 4));
             case 0 -> new CellFact.CellNamed(cell, Optional.of(name()), Optional.of("M" + name()));
             case 1 -> new CellFact.CellPlaced(cell, new Place("T1", 1, random.nextInt(1, 5)));
             case 2 ->

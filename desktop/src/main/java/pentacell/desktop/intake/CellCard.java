@@ -17,6 +17,7 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
+import pentacell.core.grade.Grading;
 import pentacell.core.grade.Standing;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
@@ -88,6 +89,7 @@ final class CellCard extends VBox {
             CellRecord cell,
             Optional<CellModel> model,
             Schools schools,
+            GradePolicy policy,
             CellMark mark,
             Set<String> models) {}
 
@@ -98,14 +100,14 @@ final class CellCard extends VBox {
                         cell,
                         model,
                         Schools.of(desk.ledger().state()),
+                        Grading.of(desk.ledger().state()).policy(),
                         CellMark.of(cell, desk.ledger().state()),
                         Set.copyOf(Catalogue.of(desk.ledger().state()).models().keySet()));
         if (shown.equals(Optional.of(now))) return;
         shown = Optional.of(now);
-        Judged<Standing> judged =
-                Grader.judge(cell, model, Schools.of(desk.ledger().state()), GradePolicy.USUAL);
+        Judged<Standing> judged = Grader.judge(cell, model, now.schools(), now.policy());
         mark.repaint();
-        id.setText(cell.id().text());
+        id.setText(cell.idWithCans());
         verdict.setText(judged.verdict().words());
         origin.setText(
                 String.join(

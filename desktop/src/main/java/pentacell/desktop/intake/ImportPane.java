@@ -91,7 +91,7 @@ final class ImportPane extends VBox {
         take.setDisable(true);
         take.setText("Import good lines");
         reading.setVisible(true);
-        desk.work().lane("files").run(() -> CellCsv.read(file).ofSingleCells(), this::show);
+        desk.work().lane("files").run(() -> CellCsv.read(file), this::show);
     }
 
     private void show(CellTable read) {

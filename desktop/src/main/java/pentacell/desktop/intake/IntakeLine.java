@@ -108,6 +108,7 @@ final class IntakeLine implements QuickSource {
             case VOLTAGE -> "voltage";
             case RESISTANCE -> "IR";
             case CAPACITY -> "capacity";
+            case CANS -> "unit";
             case BLEMISHES -> "the can";
             case NOTE -> "note";
             case NOT_UNDERSTOOD -> "not understood";

@@ -138,6 +138,11 @@ final class IntakeModel {
             }
 
             @Override
+            public int cansOf(CellId cell) {
+                return Cells.of(state).cell(cell).map(CellRecord::count).orElse(1);
+            }
+
+            @Override
             public double[] neighbourVolts(CellId cell) {
                 Optional<String> donor =
                         Cells.of(state)

@@ -109,6 +109,7 @@ final class LifeLineView extends VBox {
                     new CellFact.CapacityMeasured(measured.cell(), value, measured.conditions());
             case RunFact run -> run;
             case CellFact.CellNamed named -> named;
+            case CellFact.CansCounted counted -> counted;
             case CellFact.CellPlaced placed -> placed;
             case CellFact.CellNoted noted -> noted;
             case CellFact.BlemishesSeen seen -> seen;
@@ -160,6 +161,10 @@ final class LifeLineView extends VBox {
                             + named.model().map(model -> ", " + model).orElse("")
                             + named.donor().map(d -> ", from " + d).orElse("");
             case RunFact run -> RunWords.of(run);
+            case CellFact.CansCounted counted ->
+                    counted.count() == 1
+                            ? "a single can"
+                            : counted.count() + " cans that stay together";
             case CellFact.CellPlaced placed -> "laid in " + placed.place();
             case CellFact.CellNoted noted -> noted.note();
             case CellFact.BlemishesSeen seen ->

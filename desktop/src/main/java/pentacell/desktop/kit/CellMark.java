@@ -5,8 +5,8 @@ import java.util.OptionalDouble;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
-import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
+import pentacell.core.grade.Grading;
 import pentacell.core.grade.Standing;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
@@ -31,7 +31,7 @@ public record CellMark(Standing standing, OptionalDouble soh, OptionalDouble mil
     public static CellMark of(CellRecord cell, WorkshopState state) {
         Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
         return new CellMark(
-                Grader.judge(cell, model, Schools.of(state), GradePolicy.USUAL).verdict(),
+                Grader.judge(cell, model, Schools.of(state), Grading.of(state).policy()).verdict(),
                 Grader.soh(cell, model),
                 cell.milliohms());
     }

@@ -18,6 +18,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.grade.Grading;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.journal.Fact;
@@ -254,9 +255,16 @@ final class MatchModel {
     }
 
     /// What may be matched: the stock without what is kept for repairs.
-    List<Candidate> free() {
+    List<Candidate> free(MatchRules rules) {
         Set<CellId> spares = shown.get().map(now -> now.pack().spares()).orElse(Set.of());
-        return stock().candidates().stream().filter(cell -> !spares.contains(cell.id())).toList();
+        Map<String, List<CellId>> selections = Grading.of(desk.ledger().state()).selections();
+        // what was kept together under a name that is gone: the whole stock
+        Optional<Set<CellId>> chosen =
+                rules.cellsFrom().map(selections::get).map(cells -> Set.copyOf(cells));
+        return stock().candidates().stream()
+                .filter(cell -> !spares.contains(cell.id()))
+                .filter(cell -> chosen.isEmpty() || chosen.get().contains(cell.id()))
+                .toList();
     }
 
     /// What is asked of the search: spares that are kept already need not be chosen.
@@ -267,7 +275,7 @@ final class MatchModel {
 
     private void search(MatchRules rules, List<List<CellId>> from, SearchEffort effort) {
         String pack = packName.get();
-        List<Candidate> candidates = free();
+        List<Candidate> candidates = free(rules);
         Map<CellId, Integer> locks = locks(rules);
         MatchRules asked = beyondSpares(rules);
         search.set(new Search.Running(Optional.empty()));
@@ -357,7 +365,7 @@ final class MatchModel {
             return;
         }
         Shown now = shown.get().get();
-        List<Candidate> candidates = free();
+        List<Candidate> candidates = free(now.pack().rules());
         desk.work()
                 .lane("by hand")
                 .run(

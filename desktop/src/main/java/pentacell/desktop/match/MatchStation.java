@@ -80,7 +80,7 @@ public final class MatchStation implements Station {
     public List<Shot> shots() {
         return List.of(
                 new Shot("match-paper", Theme.PAPER, this::pose, this::hasCurve),
-                new Shot("match-shed", Theme.SHED, () -> {}, this::hasCurve),
+                new Shot("compare-shed", Theme.SHED, () -> showPane(COMPARE), this::hasCurve),
                 new Shot("trade-off-paper", Theme.PAPER, () -> showPane(TRADE_OFF), this::hasCurve),
                 new Shot(
                         "pick-paper",

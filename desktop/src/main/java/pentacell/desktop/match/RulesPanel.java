@@ -1,8 +1,10 @@
 package pentacell.desktop.match;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -12,7 +14,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.grade.Grading;
 import pentacell.core.grade.MatchableStock;
+import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.SearchWatch;
 import pentacell.core.measure.InstrumentFigures;
@@ -28,10 +32,13 @@ import pentacell.desktop.match.MatchModel.Search;
 
 /// The rules of a match, the buttons that search, and how the search goes.
 final class RulesPanel extends VBox {
+    private static final String WHOLE_STOCK = "The whole stock";
+
     private final Desk desk;
     private final MatchModel model;
     private final ComboBox<String> pack = new ComboBox<>();
     private final ComboBox<Chemistry> chemistry = new ComboBox<>();
+    private final ComboBox<String> from = new ComboBox<>();
     private final RuleFields fields;
     private final Button match = new Button("Match");
     private final Button improve = new Button("Improve from here");
@@ -40,6 +47,7 @@ final class RulesPanel extends VBox {
     private final Label message = new Label();
     private final Label stock = new Label();
     private final Button nearest = new Button();
+    private final VBox fromField;
 
     RulesPanel(Desk desk, MatchModel model) {
         this.desk = desk;
@@ -54,6 +62,10 @@ final class RulesPanel extends VBox {
         chemistry.getSelectionModel().selectFirst();
         chemistry.setConverter(new EnumWords<>(Chemistry::words));
         chemistry.setMaxWidth(Double.MAX_VALUE);
+        from.setId("rule-cells-from");
+        from.setMaxWidth(Double.MAX_VALUE);
+        from.getItems().setAll(WHOLE_STOCK);
+        from.setValue(WHOLE_STOCK);
         stock.setId("stock-said");
         Wrapping.on(stock);
         stock.getStyleClass().add("caption");
@@ -73,10 +85,12 @@ final class RulesPanel extends VBox {
         cancel.setId("match-cancel");
         cancel.setOnAction(pressed -> model.cancel());
         nearest.setId("take-nearest");
+        fromField = RuleFields.field("Cells from", from);
         VBox rules =
                 new VBox(
                         RuleFields.field("Pack", pack),
                         RuleFields.field("Chemistry", chemistry),
+                        fromField,
                         fields);
         rules.getStyleClass().add("rules-content");
         Scrolled scroll = new Scrolled(rules);
@@ -91,6 +105,9 @@ final class RulesPanel extends VBox {
 
     private void follow() {
         model.rulesFrom(this::rules);
+        desk.ledger()
+                .stateProperty()
+                .subscribe(state -> offer(Grading.of(state).selections().keySet()));
         model.packNameProperty()
                 .subscribe(name -> {
                     pack.setValue(name);
@@ -125,12 +142,28 @@ final class RulesPanel extends VBox {
         chemistry.valueProperty().subscribe(value -> sayStock());
     }
 
+    /// Offers the saved selections; without any there is nothing to choose.
+    private void offer(Set<String> selections) {
+        List<String> choices = new ArrayList<>(List.of(WHOLE_STOCK));
+        choices.addAll(selections);
+        fromField.setVisible(choices.size() > 1);
+        fromField.setManaged(choices.size() > 1);
+        if (choices.equals(from.getItems())) return;
+        String before = from.getValue();
+        from.getItems().setAll(choices);
+        from.setValue(choices.contains(before) ? before : WHOLE_STOCK);
+    }
+
     private Optional<MatchRules> rules() {
-        return fields.rules(chemistry.getValue());
+        Optional<String> selection =
+                Optional.ofNullable(from.getValue()).filter(name -> !name.equals(WHOLE_STOCK));
+        return fields.rules(chemistry.getValue())
+                .map(rules -> rules.with(change -> change.cellsFrom(selection)));
     }
 
     private void show(MatchRules rules) {
         rules.chemistry().ifPresent(chemistry::setValue);
+        from.setValue(rules.cellsFrom().filter(from.getItems()::contains).orElse(WHOLE_STOCK));
         fields.show(rules);
     }
 
@@ -147,7 +180,8 @@ final class RulesPanel extends VBox {
         long usable =
                 sorted.candidates().stream()
                         .filter(cell -> cell.chemistry().equals(Optional.of(chemistry.getValue())))
-                        .count();
+                        .mapToInt(Candidate::count)
+                        .sum();
         stock.setText(
                 "%s usable; %d not measured, %d out, %d in other packs"
                         .formatted(

@@ -167,7 +167,14 @@ final class SkylinePainter {
             Hue hue = darkness > 0.5 ? Hue.SHEET : Hue.INK;
             double size = block.height() > 1.2 * em ? 0.88 : 0.75;
             double middle = block.y() + block.height() / 2 + 0.5;
-            pen.narrowText(hue, size, false, Anchor.LEFT, block.x() + 5, middle, cell.id().text());
+            pen.narrowText(
+                    hue,
+                    size,
+                    false,
+                    Anchor.LEFT,
+                    block.x() + 5,
+                    middle,
+                    cell.count() == 1 ? cell.id().text() : cell.id() + "×" + cell.count());
             if (block.width() > 5.8 * em)
                 pen.narrowText(
                         hue,

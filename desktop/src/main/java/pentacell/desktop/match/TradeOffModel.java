@@ -60,7 +60,7 @@ final class TradeOffModel {
 
     /// Computes the curve of capacity against the limit on IR spread, point by point.
     void draw(MatchRules rules) {
-        List<Candidate> candidates = match.free();
+        List<Candidate> candidates = match.free(rules);
         Map<CellId, Integer> locks = match.locks(rules);
         clear();
         isDrawing.set(true);

@@ -15,6 +15,7 @@ import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Histogram;
 import pentacell.core.grade.Scatter;
 import pentacell.core.grade.Standing;
+import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.Axis;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
@@ -29,11 +30,13 @@ import pentacell.desktop.stock.StockModel.Row;
 /// @param points the cells that have a capacity and a resistance
 /// @param brushed the cells the brush holds; empty when there is no brush
 /// @param models names of all models, in the order of their shapes
+/// @param policy the limits cells are graded by
 /// @param stamps marks drawn before; empty when each is drawn for itself
 record FieldPicture(
         List<Row> points,
         Set<CellId> brushed,
         List<String> models,
+        GradePolicy policy,
         Map<FieldPicture.Mark, Image> stamps)
         implements PlotSurface.Painter {
     /// More points than this are stamped instead of drawn one by one, and not on the UI thread.
@@ -50,7 +53,7 @@ record FieldPicture(
     record Area(Scale x, Scale y) {}
 
     /// The picture of what is shown.
-    static FieldPicture of(StockModel.Shown shown, List<String> models) {
+    static FieldPicture of(StockModel.Shown shown, List<String> models, GradePolicy policy) {
         return new FieldPicture(
                 shown.rows().stream()
                         .filter(row ->
@@ -59,6 +62,7 @@ record FieldPicture(
                         .toList(),
                 shown.brushed(),
                 models,
+                policy,
                 Map.of());
     }
 
@@ -74,7 +78,8 @@ record FieldPicture(
             Mark mark = mark(row);
             drawings.putIfAbsent(mark, pen -> mark.draw(pen, 0, 0));
         }
-        return new FieldPicture(points, brushed, models, surface.stamps(MARK_PIXELS, drawings));
+        return new FieldPicture(
+                points, brushed, models, policy, surface.stamps(MARK_PIXELS, drawings));
     }
 
     static double capacity(Row row) {
@@ -125,7 +130,7 @@ record FieldPicture(
         double up = field.y().first() - top;
         pen.fill(Hue.SHEET, 1, left, top, across, up);
         axes(pen, field);
-        limits(pen, field, points);
+        limits(pen, field);
         histograms(pen, field, points);
         points.stream()
                 .collect(
@@ -185,25 +190,30 @@ record FieldPicture(
         pen.text(Hue.SECOND, 0.9, false, Anchor.LEFT, 0, field.y().last() - 0.9 * em, "IR / mΩ");
     }
 
-    /// Where each model falls under the least state of health.
-    private static void limits(Pen pen, Area field, List<Row> points) {
-        Map<String, Double> limits = new LinkedHashMap<>();
+    /// What one can of each model is rated for.
+    Map<String, Double> ratings() {
+        Map<String, Double> ratings = new LinkedHashMap<>();
         for (Row row : points)
             row.model()
                     .ifPresent(known ->
-                            limits.put(
+                            ratings.put(
                                     known.name(),
-                                    known.ratedMinimumMilliampHours()
-                                            * GradePolicy.USUAL.minSohShare()));
+                                    known.ratedMinimumMilliampHours() / row.cell().count()));
+        return ratings;
+    }
+
+    /// Where each model falls under the least state of health, and the highest IR.
+    private void limits(Pen pen, Area field) {
         double em = pen.em();
         int row = 0;
-        for (Map.Entry<String, Double> limit : limits.entrySet()) {
-            double x = field.x().pixel(limit.getValue());
+        String share = Quantity.PERCENT.text(100 * policy.minSohShare(), 0);
+        for (Map.Entry<String, Double> rating : ratings().entrySet()) {
+            double x = field.x().pixel(rating.getValue() * policy.minSohShare());
             if (x <= field.x().first() || x >= field.x().last()) continue;
             pen.dashes(4, 4);
             pen.line(Hue.CAUTION, 1, x, field.y().last(), x, field.y().first());
             pen.dashes();
-            String name = limit.getKey().substring(limit.getKey().lastIndexOf(' ') + 1);
+            String name = rating.getKey().substring(rating.getKey().lastIndexOf(' ') + 1);
             pen.narrowText(
                     Hue.CAUTION,
                     0.85,
@@ -211,8 +221,23 @@ record FieldPicture(
                     Anchor.LEFT,
                     x + 3,
                     field.y().last() + em * (0.8 + 1.1 * (row++ % 3)),
-                    "80 % " + name);
+                    share + " " + name);
         }
+        double y = FieldLimits.y(field, policy);
+        pen.dashes(4, 4);
+        pen.line(Hue.CAUTION, 1, field.x().first(), y, field.x().last(), y);
+        pen.dashes();
+        pen.narrowText(
+                Hue.CAUTION,
+                0.85,
+                false,
+                Anchor.RIGHT,
+                field.x().last() - 4,
+                y + 0.8 * em,
+                policy.maxMilliohms().isPresent()
+                        ? "up to "
+                                + Quantity.RESISTANCE.text(policy.maxMilliohms().getAsDouble(), 0)
+                        : "no IR limit");
     }
 
     private static void histograms(Pen pen, Area field, List<Row> points) {

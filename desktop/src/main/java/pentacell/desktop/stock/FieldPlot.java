@@ -5,10 +5,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import pentacell.core.cell.CellId;
+import pentacell.core.grade.GradeEffect;
+import pentacell.core.grade.GradePolicy;
+import pentacell.core.unit.Count;
+import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.PlotSurface;
@@ -28,8 +33,11 @@ final class FieldPlot extends StackPane {
     /// What the hand does, over the field, which is not painted anew for it.
     private final PlotSurface hand = new PlotSurface(this::paintHand);
 
-    private FieldPicture picture = FieldPicture.of(StockModel.Shown.NOTHING, List.of());
+    private FieldPicture picture =
+            FieldPicture.of(StockModel.Shown.NOTHING, List.of(), GradePolicy.USUAL);
     private Optional<Brush> brush = Optional.empty();
+    private Optional<FieldLimits.Held> held = Optional.empty();
+    private Optional<GradePolicy> wanted = Optional.empty();
 
     private record Brush(double fromX, double fromY, double toX, double toY) {
         boolean holds(double x, double y) {
@@ -57,20 +65,45 @@ final class FieldPlot extends StackPane {
         desk.selection().cellProperty().subscribe(selected -> hand.repaint());
         setOnMousePressed(press -> {
             requestFocus();
+            held =
+                    area().flatMap(field ->
+                            FieldLimits.under(picture, field, press.getX(), press.getY()));
+            if (held.isPresent()) return;
             brush = Optional.of(new Brush(press.getX(), press.getY(), press.getX(), press.getY()));
         });
+        setOnMouseMoved(move ->
+                setCursor(
+                        area().flatMap(field ->
+                                        FieldLimits.under(picture, field, move.getX(), move.getY()))
+                                .map(line ->
+                                        line instanceof FieldLimits.Health
+                                                ? Cursor.H_RESIZE
+                                                : Cursor.V_RESIZE)
+                                .orElse(Cursor.DEFAULT)));
+        model.effectProperty().subscribe(found -> hand.repaint());
         setOnMouseDragged(drag -> {
+            if (held.isPresent()) {
+                wanted = held.map(line -> line.at(drag.getX(), drag.getY()));
+                wanted.ifPresent(model::tryLimits);
+                hand.repaint();
+                return;
+            }
             brush = brush.map(b -> new Brush(b.fromX(), b.fromY(), drag.getX(), drag.getY()));
             hand.repaint();
         });
         setOnMouseReleased(this::finishBrush);
         setOnKeyPressed(key -> {
-            if (key.getCode() == KeyCode.ESCAPE) model.brush(Set.of());
+            if (key.getCode() != KeyCode.ESCAPE) return;
+            if (held.isPresent()) {
+                letGo(Optional.empty());
+                return;
+            }
+            model.brush(Set.of());
         });
     }
 
     private void show(StockModel.Shown shown) {
-        picture = FieldPicture.of(shown, List.copyOf(model.models().keySet()));
+        picture = FieldPicture.of(shown, List.copyOf(model.models().keySet()), model.policy());
         if (picture.isCrowded())
             surface.repaint(
                     picture,
@@ -91,7 +124,18 @@ final class FieldPlot extends StackPane {
         return picture.area(surface.em(), Math.floor(getWidth()), Math.floor(getHeight()));
     }
 
+    private void letGo(Optional<GradePolicy> limits) {
+        held = Optional.empty();
+        wanted = Optional.empty();
+        model.setLimits(limits);
+        hand.repaint();
+    }
+
     private void finishBrush(MouseEvent release) {
+        if (held.isPresent()) {
+            letGo(wanted);
+            return;
+        }
         Optional<Brush> drawn = brush;
         brush = Optional.empty();
         if (drawn.isEmpty() || area().isEmpty()) return;
@@ -109,6 +153,56 @@ final class FieldPlot extends StackPane {
             nearest(field, release.getX(), release.getY()).ifPresent(desk.selection()::select);
         }
         hand.repaint();
+    }
+
+    /// The limits the hand holds, and what they would do.
+    private void paintWanted(Pen pen, FieldPicture.Area field, GradePolicy limits) {
+        for (double rated : picture.ratings().values()) {
+            double x = field.x().pixel(rated * limits.minSohShare());
+            if (x > field.x().first() && x < field.x().last())
+                pen.line(Hue.ACCENT, 1.5, x, field.y().last(), x, field.y().first());
+        }
+        double y = FieldLimits.y(field, limits);
+        pen.line(Hue.ACCENT, 1.5, field.x().first(), y, field.x().last(), y);
+        String words =
+                model.effectProperty()
+                        .get()
+                        .filter(found -> found.policy().equals(limits))
+                        .map(FieldPlot::words)
+                        .orElse("…");
+        double em = pen.em();
+        double left = field.x().first() + em;
+        pen.fill(Hue.SHEET, 0.95, left, field.y().last() + 4 * em, 30 * em, 2 * em);
+        pen.frame(Hue.ACCENT, 1, left, field.y().last() + 4 * em, 30 * em, 2 * em);
+        pen.text(
+                Hue.INK,
+                1,
+                true,
+                Pen.Anchor.LEFT,
+                left + 0.6 * em,
+                field.y().last() + 5 * em,
+                "From %s of rated%s: %s"
+                        .formatted(
+                                Quantity.PERCENT.text(100 * limits.minSohShare(), 0),
+                                limits.maxMilliohms().isPresent()
+                                        ? ", up to "
+                                                + Quantity.RESISTANCE.text(
+                                                        limits.maxMilliohms().getAsDouble(), 0)
+                                        : "",
+                                words));
+    }
+
+    private static String words(GradeEffect effect) {
+        if (effect.goingOut() == 0 && effect.comingIn() == 0)
+            return "nothing changes, " + Count.of(effect.left(), "cell", "cells");
+        String more = effect.comingIn() == 0 ? "" : effect.comingIn() + " more";
+        String out = effect.goingOut() == 0 ? "" : effect.goingOut() + " go out";
+        return "%s%s%s, %s left"
+                .formatted(
+                        more,
+                        more.isEmpty() || out.isEmpty() ? "" : ", ",
+                        effect.goingOut() == 1 ? "1 goes out" : out,
+                        Count.of(effect.left(), "cell", "cells"));
     }
 
     private Optional<CellId> nearest(FieldPicture.Area field, double x, double y) {
@@ -130,6 +224,7 @@ final class FieldPlot extends StackPane {
 
     private void paintHand(Pen pen, double width, double height) {
         Optional<FieldPicture.Area> field = area();
+        if (field.isPresent() && wanted.isPresent()) paintWanted(pen, field.get(), wanted.get());
         if (field.isPresent())
             desk.selection()
                     .cell()

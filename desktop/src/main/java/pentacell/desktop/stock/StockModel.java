@@ -1,13 +1,16 @@
 package pentacell.desktop.stock;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -16,19 +19,30 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.grade.GradeEffect;
+import pentacell.core.grade.GradeFact;
+import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
+import pentacell.core.grade.Grading;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.LotStatistics;
 import pentacell.core.grade.Standing;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Count;
+import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 
 /// What Stock shows: the cells of the models that are not hidden, and those the brush holds.
 final class StockModel {
     private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>(Shown.NOTHING);
+    private final ReadOnlyObjectWrapper<Optional<GradeEffect>> effect =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final Desk desk;
     private List<Row> all = List.of();
+    private volatile Optional<GradePolicy> trying = Optional.empty();
 
     StockModel(Desk desk) {
+        this.desk = desk;
         desk.ledger()
                 .stateProperty()
                 .subscribe(state -> {
@@ -72,6 +86,121 @@ final class StockModel {
 
     void brush(Set<CellId> cells) {
         show(cells, shown.get().hiddenModels());
+    }
+
+    /// Brushes the cells of which something holds.
+    void select(Predicate<Row> wanted) {
+        brush(
+                shown.get().rows().stream()
+                        .filter(wanted)
+                        .map(row -> row.cell().id())
+                        .collect(Collectors.toSet()));
+    }
+
+    /// Brushes the cells that lie within so many σ of the mean of their own model.
+    void selectWithin(double sigmas) {
+        Map<String, LotStatistics> ofModel = new HashMap<>();
+        shown.get().rows().stream()
+                .map(Row::modelName)
+                .distinct()
+                .forEach(name ->
+                        ofModel.put(
+                                name,
+                                Figures.of(
+                                                name,
+                                                shown.get().rows().stream()
+                                                        .filter(row -> row.modelName().equals(name))
+                                                        .toList())
+                                        .capacity()));
+        select(row ->
+                row.cell().milliampHours().isPresent()
+                        && Objects.requireNonNull(ofModel.get(row.modelName()))
+                                .isWithin(row.cell().milliampHours().getAsDouble(), sigmas));
+    }
+
+    /// The limits that cells are graded by.
+    GradePolicy policy() {
+        return Grading.of(desk.ledger().state()).policy();
+    }
+
+    /// What other limits would do, while they are looked for; empty when none are.
+    ReadOnlyObjectProperty<Optional<GradeEffect>> effectProperty() {
+        return effect.getReadOnlyProperty();
+    }
+
+    /// Looks what other limits would do.
+    void tryLimits(GradePolicy policy) {
+        WorkshopState state = desk.ledger().state();
+        JudgedStock judged = desk.ledger().judged();
+        trying = Optional.of(policy);
+        desk.work()
+                .lane("limits")
+                .run(
+                        () ->
+                                trying.equals(Optional.of(policy))
+                                        ? Optional.of(GradeEffect.of(state, judged, policy))
+                                        : Optional.<GradeEffect>empty(),
+                        found -> {
+                            if (trying.equals(Optional.of(policy)) && found.isPresent())
+                                effect.set(found);
+                        });
+    }
+
+    /// Puts limits in force, or gives up looking for others.
+    void setLimits(Optional<GradePolicy> wanted) {
+        trying = Optional.empty();
+        effect.set(Optional.empty());
+        if (wanted.isEmpty() || wanted.get().equals(policy())) return;
+        GradePolicy policy = wanted.get();
+        String words =
+                "Grade from %s of rated%s"
+                        .formatted(
+                                Quantity.PERCENT.text(100 * policy.minSohShare(), 0),
+                                policy.maxMilliohms().isPresent()
+                                        ? ", up to "
+                                                + Quantity.RESISTANCE.text(
+                                                        policy.maxMilliohms().getAsDouble(), 0)
+                                        : "");
+        desk.ledger()
+                .log(
+                        words,
+                        List.of(new GradeFact.GradeLimitsChosen(policy)),
+                        () -> desk.notices().say(words + "."));
+    }
+
+    /// Saved selections by name.
+    Map<String, List<CellId>> selections() {
+        return Grading.of(desk.ledger().state()).selections();
+    }
+
+    /// Keeps the brushed cells together under a name.
+    void keep(String name, Runnable onKept) {
+        List<CellId> cells = shown.get().inBrush().stream().map(row -> row.cell().id()).toList();
+        desk.ledger()
+                .log(
+                        "Keep %s as “%s”".formatted(Count.of(cells.size(), "cell", "cells"), name),
+                        List.of(new GradeFact.SelectionSaved(name, cells)),
+                        () -> {
+                            desk.notices()
+                                    .say(
+                                            "“%s” holds %s; Match can take its cells from it."
+                                                    .formatted(
+                                                            name,
+                                                            Count.of(
+                                                                    cells.size(),
+                                                                    "cell",
+                                                                    "cells")));
+                            onKept.run();
+                        });
+    }
+
+    /// Forgets a selection; its cells stay.
+    void forget(String name) {
+        desk.ledger()
+                .log(
+                        "Forget the selection “%s”".formatted(name),
+                        List.of(new GradeFact.SelectionDropped(name)),
+                        () -> {});
     }
 
     void toggle(String model) {

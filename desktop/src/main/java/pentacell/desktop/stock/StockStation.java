@@ -16,6 +16,9 @@ import pentacell.desktop.theme.Theme;
 /// Stock: the field of capacity against resistance, the table that follows its brush, the figures
 /// of every model.
 public final class StockStation implements Station {
+    static final String FIELD = "Field";
+    static final String BINS = "Bins";
+
     private final Desk desk;
     private final Lazy<StockView> view;
 
@@ -33,6 +36,16 @@ public final class StockStation implements Station {
 
     private void pose() {
         desk.selection().select(new CellId("HB02-11"));
+    }
+
+    @Override
+    public List<String> panes() {
+        return List.of(FIELD, BINS);
+    }
+
+    @Override
+    public void showPane(String name) {
+        view.get().show(name);
     }
 
     @Override

@@ -14,6 +14,7 @@ import javafx.scene.control.SplitPane;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
 import pentacell.core.cell.CellId;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
@@ -21,6 +22,8 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.Following;
+import pentacell.desktop.kit.Lazy;
+import pentacell.desktop.kit.PaneTabs;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
 import pentacell.desktop.stock.StockModel.Figures;
@@ -43,6 +46,8 @@ final class StockView {
     private final ControlRow bar = ControlRow.of();
     private final Label count = new Label();
     private final BorderPane view = new BorderPane();
+    private final BorderPane upper = new BorderPane();
+    private final PaneTabs tabs = new PaneTabs(this::show);
 
     StockView(Desk desk) {
         this.desk = desk;
@@ -53,11 +58,14 @@ final class StockView {
         count.setId("stock-count");
         count.getStyleClass().add("caption");
         bar.getStyleClass().add("station-bar");
-        view.setTop(bar);
-        SplitPane split = new SplitPane(field, new Following(this::lower));
+        Lazy<BinsPane> bins = new Lazy<>(() -> new BinsPane(model));
+        tabs.add(StockStation.FIELD, () -> field).add(StockStation.BINS, bins::get);
+        view.setTop(new VBox(bar, new SelectRow(desk, model, tabs.row()).node()));
+        SplitPane split = new SplitPane(upper, new Following(this::lower));
         split.setOrientation(Orientation.VERTICAL);
         split.setDividerPositions(0.6);
         view.setCenter(split);
+        show(StockStation.FIELD);
         table();
         figures();
         model.shownProperty().subscribe(this::show);
@@ -66,6 +74,11 @@ final class StockView {
 
     Node node() {
         return view;
+    }
+
+    /// Shows the field or the bins over the table.
+    void show(String pane) {
+        upper.setCenter(tabs.show(pane));
     }
 
     void focusField() {
@@ -115,6 +128,7 @@ final class StockView {
         }
         keys.add(ControlRow.gap());
         keys.add(count);
+
         bar.getChildren().setAll(keys);
     }
 
@@ -132,7 +146,7 @@ final class StockView {
     }
 
     private void table() {
-        table.column("Cell", row -> row.cell().id().text())
+        table.column("Cell", row -> row.cell().idWithCans())
                 .column("Model", Row::modelName)
                 .column("Place", row -> row.cell().place().map(Object::toString).orElse(""))
                 .measured("V", Quantity.VOLTAGE, row -> row.cell().volts())

@@ -6,8 +6,8 @@ import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunEnding;
-import pentacell.core.grade.GradePolicy;
 import pentacell.core.grade.Grader;
+import pentacell.core.grade.Grading;
 import pentacell.core.grade.Standing;
 import pentacell.core.judgement.Judged;
 import pentacell.core.measure.RunResults;
@@ -48,6 +48,9 @@ final class RunFinish {
 
     private static Judged<Standing> judge(WorkshopState state, CellRecord cell) {
         return Grader.judge(
-                cell, Catalogue.of(state).modelOf(cell), Schools.of(state), GradePolicy.USUAL);
+                cell,
+                Catalogue.of(state).modelOf(cell),
+                Schools.of(state),
+                Grading.of(state).policy());
     }
 }

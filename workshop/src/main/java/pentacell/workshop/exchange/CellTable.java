@@ -1,6 +1,5 @@
 package pentacell.workshop.exchange;
 
-import java.util.ArrayList;
 import java.util.List;
 
 /// A cell table as it was read: what each column was taken for, the good lines, and every bad one.
@@ -26,27 +25,6 @@ public record CellTable(
 
     CellTable withRows(List<CellRow> some) {
         return new CellTable(fileName, sha256, encoding, columns, some, problems);
-    }
-
-    /// The table as a workshop can log it: cells are kept one by one, so units are problems of
-    /// their lines.
-    public CellTable ofSingleCells() {
-        List<Problem> all = new ArrayList<>(problems);
-        for (CellRow row : rows)
-            if (row.count() > 1)
-                all.add(
-                        new Problem(
-                                fileName,
-                                row.line(),
-                                "\"%s\" is a unit of %d cans; a workshop keeps single cells"
-                                        .formatted(row.id(), row.count())));
-        return new CellTable(
-                fileName,
-                sha256,
-                encoding,
-                columns,
-                rows.stream().filter(row -> row.count() == 1).toList(),
-                all);
     }
 
     /// What was taken for something its header does not plainly say, or not taken for a reason.

@@ -81,6 +81,9 @@ public final class ImportedFacts {
                             cell,
                             row.donor().or(() -> known.flatMap(CellRecord::donor)),
                             row.model().or(() -> known.flatMap(CellRecord::model))));
+        // a table without such a column says nothing of the cans
+        if (row.count() > 1 && row.count() != known.map(CellRecord::count).orElse(1))
+            facts.add(new CellFact.CansCounted(cell, row.count()));
         Place.parse(row.location())
                 .filter(place ->
                         Trays.of(state).all().containsKey(place.tray())

@@ -56,6 +56,8 @@ import pentacell.core.donor.PackLabel;
 import pentacell.core.donor.Price;
 import pentacell.core.donor.PurchaseFact;
 import pentacell.core.donor.WarningSign;
+import pentacell.core.grade.GradeFact;
+import pentacell.core.grade.GradePolicy;
 import pentacell.core.imports.ImportFact;
 import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
@@ -102,7 +104,8 @@ final class FactCodecTest {
                         Optional.of(MatchPolicy.of(MatchSchool.NARROW_BINS)),
                         OptionalDouble.of(21_500),
                         OptionalInt.of(3),
-                        Optional.of(new EveningWeights(2, 0.1, 0)));
+                        Optional.of(new EveningWeights(2, 0.1, 0)),
+                        Optional.of("Best of BF26"));
         return Stream.of(
                 new CatalogueFact.ModelDefined(model),
                 new DonorFact.DonorAdded(
@@ -165,6 +168,10 @@ final class FactCodecTest {
                         "Long night", rules, List.of(List.of(A), List.of(B)), Map.of(A, 0)),
                 new PackFact.CellsSwapped("Long night", A, B),
                 new PackFact.CellLock("Long night", A, PackFact.Lock.LOCKED),
+                new CellFact.CansCounted(A, 2),
+                new GradeFact.GradeLimitsChosen(new GradePolicy(0.7, OptionalDouble.of(90))),
+                new GradeFact.SelectionSaved("Best of BF26", List.of(A, B)),
+                new GradeFact.SelectionDropped("Best of BF26"),
                 new PackFact.CellPicked("Long night", A, PackFact.Pick.PUT_BACK),
                 new PackFact.CellReserved("Long night", A, PackFact.Reserve.KEPT),
                 new RunFact.RunStarted(A, "R1", "Charger A · 2", "charge, discharge"),

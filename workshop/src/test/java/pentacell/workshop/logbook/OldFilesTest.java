@@ -49,6 +49,8 @@ final class OldFilesTest {
                     "MatchRules.targetMilliampHours",
                     "MatchRules.spares",
                     "MatchRules.evening",
+                    "MatchRules.cellsFrom",
+                    "CellRecord.count",
                     "Pack.spares",
                     "Pack.earlier");
 
