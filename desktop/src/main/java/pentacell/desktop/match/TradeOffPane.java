@@ -44,7 +44,7 @@ final class TradeOffPane extends VBox {
         progress.getStyleClass().add("caption");
         Label simulated =
                 new Label(
-                        "Ah, Wh, share and heat are simulated: from full at half its capacity an hour, each cell its rest curve and its resistance. Share: current of the hardest-worked cell against the mean of its group, at the start (dashed in the plot); most: at any moment. Hottest: mean heat of the hottest cell. Spread later: of the groups after 100 cycles, in mAh, by a model in which cells wear the faster the harder and hotter they work.");
+                        "Wh, share and heat are simulated: from full at half its capacity an hour, each cell its rest curve and its resistance. Share: current of the hardest-worked cell against the mean of its group, at the start (dashed in the plot); most: at any moment. Hottest: mean heat of the hottest cell. Spread later: of the groups after 100 cycles, in mAh, by a model in which cells wear the faster the harder and hotter they work.");
         simulated.getStyleClass().add("caption");
         Wrapping.on(simulated);
         button(draw, "trade-off-draw", this::draw);
@@ -102,11 +102,9 @@ final class TradeOffPane extends VBox {
                 .number(
                         "Spread / mAh",
                         each -> Quantity.CAPACITY.number(each.figures().spreadMilliampHours()))
-                .number("Ah", each -> of(each, InUse::ampHours, 2))
                 .number("Wh", each -> of(each, InUse::wattHours, 1))
                 .number("Share", each -> of(each, InUse::worstShareAtStart, 2))
                 .number("Most", each -> of(each, InUse::worstShare, 2))
-                .number("Heat / Wh", each -> of(each, InUse::heatWattHours, 2))
                 .number("Hottest / W", each -> of(each, InUse::hottestCellWatts, 3))
                 .number(
                         "Spread later",
