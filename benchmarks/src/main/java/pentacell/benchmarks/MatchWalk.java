@@ -45,7 +45,10 @@ public class MatchWalk {
     @Setup
     public void lots() {
         cases =
-                MatchCase.all().stream().filter(each -> each.name().contains(lot)).limit(1).toList();
+                MatchCase.all().stream()
+                        .filter(each -> each.name().contains(lot))
+                        .limit(1)
+                        .toList();
     }
 
     /// Four rounds of four walks.

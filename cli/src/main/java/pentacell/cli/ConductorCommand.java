@@ -43,7 +43,10 @@ final class ConductorCommand implements Callable<Integer> {
 
     /// One of these.
     static final class Shape {
-        @Option(names = "--awg", paramLabel = "N", description = "American gauge of a round wire; 2/0 to 4/0 as well")
+        @Option(
+                names = "--awg",
+                paramLabel = "N",
+                description = "American gauge of a round wire; 2/0 to 4/0 as well")
         private @Nullable String awg;
 
         @Option(names = "--area-mm2", paramLabel = "A", description = "area, as of a stranded wire")
@@ -52,7 +55,10 @@ final class ConductorCommand implements Callable<Integer> {
         @Option(names = "--round-mm", paramLabel = "D", description = "diameter of a round wire")
         private @Nullable Double round;
 
-        @Option(names = "--strip-mm", paramLabel = "WxT", description = "width and thickness of a strip, such as 8x0.15")
+        @Option(
+                names = "--strip-mm",
+                paramLabel = "WxT",
+                description = "width and thickness of a strip, such as 8x0.15")
         private @Nullable String strip;
     }
 

@@ -74,6 +74,7 @@ public final class Main implements Runnable {
         commands.put("match", MatchCommand.class);
         commands.put("diagnose", DiagnoseCommand.class);
         commands.put("simulate", SimulateCommand.class);
+        commands.put("plan", PlanCommand.class);
         commands.put("conductor", ConductorCommand.class);
         commands.put("triage", TriageCommand.class);
         commands.put("analyse", AnalyseCommand.class);

@@ -17,8 +17,8 @@ import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
-import pentacell.core.grade.Grading;
 import pentacell.core.pack.Packs;
+import pentacell.core.school.Grading;
 import pentacell.workshop.demo.TarnHollow;
 
 /// Limits dragged in the field, selections kept and used, bins, and units beside single cells.

@@ -10,11 +10,24 @@ public record Allowed(double amps, String rule) {
 
     private static final double STRIP_SQUARE_MILLIMETRES = 0.15 * 8;
 
-    /// Insulated copper in the open, two loaded conductors, 30 °C around them (IEC 60364-5-52, method
-    /// C, from memory): mm² and A.
+    /// Insulated copper in the open, two loaded conductors, 30 °C around them (IEC 60364-5-52,
+    /// method C, from memory): mm² and A.
     private static final double[][] WIRE = {
-        {0.5, 9}, {0.75, 12}, {1, 15}, {1.5, 19.5}, {2.5, 27}, {4, 36}, {6, 46}, {10, 63},
-        {16, 85}, {25, 112}, {35, 138}, {50, 168}, {70, 213}, {95, 258}, {120, 299}
+        {0.5, 9},
+        {0.75, 12},
+        {1, 15},
+        {1.5, 19.5},
+        {2.5, 27},
+        {4, 36},
+        {6, 46},
+        {10, 63},
+        {16, 85},
+        {25, 112},
+        {35, 138},
+        {50, 168},
+        {70, 213},
+        {95, 258},
+        {120, 299}
     };
 
     static Allowed of(Conductor conductor) {
@@ -30,8 +43,7 @@ public record Allowed(double amps, String rule) {
                             + (material == Material.NICKEL
                                     ? ""
                                     : "; other metals at the same heat per area");
-            return new Allowed(
-                    density * strip.squareMillimetres() * conductor.layers(), rule);
+            return new Allowed(density * strip.squareMillimetres() * conductor.layers(), rule);
         }
         double amps =
                 conductor.layers()

@@ -5,6 +5,7 @@ import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.school.GradePolicy;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
 

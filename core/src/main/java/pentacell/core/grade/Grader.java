@@ -17,6 +17,7 @@ import pentacell.core.judgement.Rule;
 import pentacell.core.measure.HeatLadder;
 import pentacell.core.measure.HoldTest;
 import pentacell.core.school.BandSchool;
+import pentacell.core.school.GradePolicy;
 import pentacell.core.school.IntakeVerdict;
 import pentacell.core.school.Schools;
 import pentacell.core.triage.OddValues;

@@ -8,6 +8,7 @@ import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.school.Grading;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
 

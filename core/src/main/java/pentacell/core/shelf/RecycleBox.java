@@ -9,10 +9,10 @@ import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.grade.Grader;
-import pentacell.core.grade.Grading;
 import pentacell.core.grade.Standing;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
+import pentacell.core.school.Grading;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
 

@@ -38,7 +38,15 @@ final class ConductorTest {
 
     @ParameterizedTest(name = "{0} mm² is at most {1} mΩ/m, class 2")
     @DisplayName("rows of IEC 60228, class 2: what the metal alone has is a few percent less")
-    @CsvSource({"2.5, 7.41", "4, 4.61", "6, 3.08", "10, 1.83", "16, 1.15", "25, 0.727", "35, 0.524"})
+    @CsvSource({
+        "2.5, 7.41",
+        "4, 4.61",
+        "6, 3.08",
+        "10, 1.83",
+        "16, 1.15",
+        "25, 0.727",
+        "35, 0.524"
+    })
     void strandedRows(double area, double milliohmsPerMetre) {
         double ours = 1000 * copper(new Section.Area(area), 1).ohms(20);
         assertTrue(ours < milliohmsPerMetre, ours + " under " + milliohmsPerMetre);

@@ -35,6 +35,7 @@ import pentacell.core.journal.Act;
 import pentacell.core.journal.Entry;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Rule;
+import pentacell.core.school.GradePolicy;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
 

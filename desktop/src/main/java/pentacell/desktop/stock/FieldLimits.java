@@ -2,7 +2,7 @@ package pentacell.desktop.stock;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
-import pentacell.core.grade.GradePolicy;
+import pentacell.core.school.GradePolicy;
 
 /// The limits of grading as lines in the field that can be taken hold of.
 final class FieldLimits {

@@ -11,7 +11,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import pentacell.core.cell.CellId;
 import pentacell.core.grade.GradeEffect;
-import pentacell.core.grade.GradePolicy;
+import pentacell.core.school.GradePolicy;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;

@@ -1,4 +1,4 @@
-package pentacell.core.grade;
+package pentacell.core.school;
 
 import java.util.List;
 import pentacell.core.cell.CellId;

@@ -1,0 +1,80 @@
+package pentacell.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import pentacell.core.match.Candidate;
+import pentacell.core.plan.PackPlan;
+import pentacell.core.plan.PackPlanner;
+import pentacell.workshop.exchange.CellCsv;
+import pentacell.workshop.exchange.CellTable;
+import pentacell.workshop.exchange.NeedJson;
+import pentacell.workshop.exchange.PlanFiles;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/// Which packs meet a need.
+@Command(
+        name = "plan",
+        mixinStandardHelpOptions = true,
+        sortOptions = false,
+        description =
+                "From what a pack must power to groups in series and cells in parallel, with what stands in the way of each.",
+        footer = {
+            "",
+            "NEED.json: chemistry; device {lowTripVolts, highTripVolts}; load {steadyWatts, peakWatts, efficiency, idleWatts,",
+            "wattHoursPerKilometre}; wanted {hours, kilometres}; cell {capacityMah, milliohms, maxContinuousAmps, maxPeakAmps, grams,",
+            "format, price}; box {lengthMillimetres, widthMillimetres, heightMillimetres}. With --stock the cell is the mean of the",
+            "table's cells where NEED.json says nothing, and there are no more than those.",
+            "",
+            "Example:",
+            "  ./pentacell plan --need need.json --stock demo/lot.csv --summary PLAN.json"
+        })
+final class PlanCommand implements Callable<Integer> {
+    @CommandLine.Spec
+    private CommandLine.Model.CommandSpec spec = CommandLine.Model.CommandSpec.create();
+
+    @Option(
+            names = "--need",
+            required = true,
+            paramLabel = "NEED.json",
+            description = "what the pack must power")
+    private Path need = Path.of("");
+
+    @Option(names = "--stock", paramLabel = "LOT.csv", description = "table of cells there are")
+    private @Nullable Path stock;
+
+    @Option(
+            names = "--summary",
+            paramLabel = "PLAN.json",
+            description = "where to write the options")
+    private @Nullable Path summary;
+
+    @Override
+    public Integer call() throws IOException {
+        PrintWriter errors = spec.commandLine().getErr();
+        Optional<List<Candidate>> cells = Optional.empty();
+        if (stock != null) {
+            List<Candidate> candidates = new ArrayList<>();
+            CellTable table =
+                    CellCsv.read(stock, row -> row.candidate().ifPresent(candidates::add));
+            table.notes().forEach(errors::println);
+            table.problems().forEach(problem -> errors.println(problem.text()));
+            if (!table.problems().isEmpty()) return Exit.UNREADABLE_INPUT;
+            cells = Optional.of(candidates);
+        }
+        NeedJson.Read read = NeedJson.read(need, cells);
+        read.problems().forEach(problem -> errors.println(problem.text()));
+        if (read.need().isEmpty()) return Exit.UNREADABLE_INPUT;
+        PackPlan plan = PackPlanner.plan(read.need().get());
+        Result.give(spec, summary, PlanFiles.json(plan));
+        plan.nearest().ifPresent(sentence -> errors.println("no pack meets this: " + sentence));
+        return plan.best().isPresent() ? Exit.DONE : Exit.NO_SOLUTION;
+    }
+}

@@ -1,0 +1,202 @@
+package pentacell.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import picocli.CommandLine;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/// The commands `plan` and `conductor` by their contracts.
+final class PlanCommandsTest {
+    private static final String NEED =
+            """
+            {"chemistry": "nmc",
+             "device": {"lowTripVolts": 20, "highTripVolts": 30},
+             "load": {"steadyWatts": 60, "peakWatts": 150},
+             "wanted": {"hours": 8},
+             "cell": {"capacityMah": 2200, "milliohms": 55, "maxContinuousAmps": 1.1,
+                      "maxPeakAmps": 2.2, "grams": 45}%s}
+            """;
+
+    @TempDir Path folder;
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+
+    private int run(String... arguments) {
+        CommandLine line = Main.commandLine(arguments);
+        line.setOut(new PrintWriter(out, true)).setErr(new PrintWriter(err, true));
+        return line.execute(arguments);
+    }
+
+    private String write(String name, String text) throws IOException {
+        return Files.writeString(folder.resolve(name), text).toString();
+    }
+
+    private JsonNode json() {
+        return JsonMapper.shared().readTree(out.toString());
+    }
+
+    @Test
+    void everyOptionHasItsFiguresAndObstacles() throws IOException {
+        Path plan = folder.resolve("plan.json");
+        assertEquals(
+                0,
+                run(
+                        "plan",
+                        "--need",
+                        write("need.json", NEED.formatted("")),
+                        "--summary",
+                        plan.toString()),
+                err.toString());
+        JsonNode json = JsonMapper.shared().readTree(Files.readString(plan));
+        assertEquals(json, json());
+        JsonNode best = json.get("options").get(json.get("best").asInt());
+        assertTrue(best.get("feasible").asBoolean());
+        assertTrue(best.get("hours").asDouble() >= 8);
+        assertEquals(
+                best.get("cells").asInt(),
+                best.get("series").asInt() * best.get("parallel").asInt());
+        for (JsonNode option : json.get("options")) {
+            for (String name :
+                    List.of(
+                            "series",
+                            "parallel",
+                            "fullVolts",
+                            "emptyVolts",
+                            "usableShare",
+                            "usableWh",
+                            "hours",
+                            "kilometres",
+                            "steadyAmpsPerCell",
+                            "peakAmpsPerCell",
+                            "massKilograms",
+                            "cells",
+                            "fits",
+                            "feasible",
+                            "obstacles")) assertTrue(option.has(name), name);
+            assertEquals(option.get("feasible").asBoolean(), option.get("obstacles").isEmpty());
+            assertTrue(option.get("fits").isNull(), "no box was named");
+        }
+        assertTrue(
+                json.get("options")
+                        .valueStream()
+                        .anyMatch(option ->
+                                option.get("series").asInt() == 8
+                                        && option.get("obstacles")
+                                                .get(0)
+                                                .get("check")
+                                                .asString()
+                                                .equals("high-trip")));
+    }
+
+    @Test
+    void theStockSaysWhatACellIsAndHowManyThereAre() throws IOException {
+        StringBuilder lot = new StringBuilder("cell_id,capacity_mah,ir_mohm\n");
+        for (int i = 0; i < 30; i++) lot.append("C%d,2000,50\n".formatted(i));
+        String need =
+                write(
+                        "need.json",
+                        "{\"device\":{\"highTripVolts\":13},\"load\":{\"steadyWatts\":20},\"wanted\":{\"hours\":6}}");
+        assertEquals(0, run("plan", "--need", need, "--stock", write("lot.csv", lot.toString())));
+        String more = Files.readString(Path.of(need)).replace(":6}", ":60}");
+        out.getBuffer().setLength(0);
+        assertEquals(
+                3,
+                run(
+                        "plan",
+                        "--need",
+                        write("more.json", more),
+                        "--stock",
+                        folder.resolve("lot.csv").toString()));
+        assertTrue(json().get("best").isNull());
+        assertTrue(err.toString().contains("comes nearest"), err.toString());
+    }
+
+    @Test
+    void aBoxThatIsTooSmallIsAnObstacle() throws IOException {
+        String need =
+                NEED.formatted(
+                        ", \"box\": {\"lengthMillimetres\": 100, \"widthMillimetres\": 100, \"heightMillimetres\": 75}");
+        assertEquals(3, run("plan", "--need", write("need.json", need)));
+        assertTrue(
+                json().get("options")
+                        .valueStream()
+                        .anyMatch(option -> !option.get("fits").asBoolean()));
+        assertTrue(err.toString().contains("the box takes"), err.toString());
+    }
+
+    @ParameterizedTest(name = "{0} → {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"steadyWatts\": 60 | \"steadyWatts\": \"sixty\" | load.steadyWatts: expected a number",
+                "\"highTripVolts\": 30 | \"highTripVolts\": 10 | from its low to its higher trip",
+                "\"nmc\" | \"lead\" | chemistry: expected nmc or lfp",
+                "\"capacityMah\": 2200, | '' | cell.capacityMah: is missing",
+                "\"wanted\": { | \"wanted\" { | is not JSON"
+            })
+    void whatIsWrongWithANeedIsSaidWithItsPlace(String part, String wrong, String sentence)
+            throws IOException {
+        String need = NEED.formatted("").replace(part, wrong);
+        assertEquals(4, run("plan", "--need", write("need.json", need)));
+        assertTrue(err.toString().contains(sentence), err.toString());
+        assertTrue(err.toString().startsWith("need.json:"), err.toString());
+    }
+
+    @ParameterizedTest(name = "{0}: {1} mΩ")
+    @CsvSource({
+        "--awg 12 --length-m 1 --material copper, 5.2106",
+        "--area-mm2 2.5 --length-m 10 --material copper, 68.964",
+        "--strip-mm 8x0.15 --length-m 0.02 --material nickel, 1.166667",
+        "--strip-mm 8x0.15 --length-m 0.02 --material nickel --layers 2, 0.583333",
+        "--strip-mm 10×0.2 --length-m 0.1 --material plated-steel, 6.5",
+        "--round-mm 1 --length-m 1 --material copper --celsius 70, 26.266"
+    })
+    void aConductorByItsName(String options, double milliohms) {
+        String[] words = ("conductor --amps 10 " + options).split(" ");
+        assertEquals(0, run(words), err.toString());
+        JsonNode json = json();
+        assertEquals(milliohms, json.get("milliohms").asDouble(), 2e-4 * milliohms);
+        assertEquals(milliohms / 100, json.get("dropVolts").asDouble(), 2e-4 * milliohms / 100);
+        assertEquals(milliohms / 10, json.get("watts").asDouble(), 2e-4 * milliohms / 10);
+        assertTrue(json.get("allowedAmps").asDouble() > 0);
+        assertFalse(json.get("allowedBy").asString().isEmpty());
+        assertEquals(
+                options.contains("awg") || options.contains("round"),
+                !json.get("fusingAmps").isNull());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "conductor --awg 12 --area-mm2 3 --length-m 1 --material copper",
+        "conductor --length-m 1 --material copper",
+        "conductor --awg 12 --length-m 1 --material silver",
+        "conductor --awg 99 --length-m 1 --material copper",
+        "conductor --awg 12 --length-m -1 --material copper",
+        "conductor --strip-mm 8 --length-m 1 --material nickel"
+    })
+    void wrongUseIsSaid(String line) {
+        assertEquals(2, run(line.split(" ")));
+        assertFalse(err.toString().isEmpty());
+    }
+
+    @Test
+    void withoutACurrentThereIsNoDrop() {
+        assertEquals(
+                0, run("conductor", "--awg", "4/0", "--length-m", "1", "--material", "copper"));
+        assertTrue(json().get("dropVolts").isNull() && json().get("watts").isNull());
+        assertEquals(107.22, json().get("areaSquareMillimetres").asDouble(), 0.01);
+    }
+}

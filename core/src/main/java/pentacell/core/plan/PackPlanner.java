@@ -1,0 +1,361 @@
+package pentacell.core.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.circuit.CircuitCell;
+import pentacell.core.circuit.Discharged;
+import pentacell.core.circuit.Load;
+import pentacell.core.circuit.PackSimulation;
+import pentacell.core.circuit.RestCurve;
+import pentacell.core.plan.PackPlan.Check;
+import pentacell.core.plan.PackPlan.Obstacle;
+import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.unit.Quantity;
+
+/// Finds the packs that meet a need.
+///
+/// A pack of mean cells is one cell S times in series and P times in parallel: each gives the P-th
+/// part of the current at the S-th part of the voltage. So what it gives at a constant power is
+/// simulated of one cell. The device stops at its low trip under load, or the pack is empty before.
+public final class PackPlanner {
+    private static final int MOST_SERIES = 400;
+    private static final int MOST_PARALLEL = 2000;
+    private static final int STEPS = 600;
+
+    /// Holders, strips, board, leads and sleeve: 10 to 25 % on top of the cells (common practice).
+    private static final double OVER_CELLS = 1.15;
+
+    private final Need need;
+    private final Chemistry chemistry;
+    private final int mostInBox;
+
+    private PackPlanner(Need need) {
+        this.need = need;
+        chemistry = need.chemistry();
+        mostInBox =
+                need.box()
+                        .map(box -> BoxFit.most(need.cell().format(), box))
+                        .orElse(Integer.MAX_VALUE);
+    }
+
+    /// The packs for a need.
+    public static PackPlan plan(Need need) {
+        return new PackPlanner(need).plan();
+    }
+
+    /// What a pack is emptied to, in V a cell: the model's own limit lies lower, but there is
+    /// little in it and salvaged cells are spared (common practice: 7S is empty at 21 V).
+    public static double emptyVolts(Chemistry chemistry) {
+        return switch (chemistry) {
+            case NMC -> 3.0;
+            case LFP -> 2.5;
+        };
+    }
+
+    private PackPlan plan() {
+        int most = (int) Math.floor(need.highTripVolts() / chemistry.chargeLimitVolts() + 1e-9);
+        int least = 1;
+        while (least <= MOST_SERIES && least * chemistry.chargeLimitVolts() <= need.lowTripVolts())
+            least++;
+        List<Option> options = new ArrayList<>();
+        int from = Math.max(1, Math.min(least, most + 1) - 1);
+        int to = Math.min(MOST_SERIES, Math.max(most, least) + 1);
+        for (int series = from; series <= to; series++) options.addAll(of(series));
+        Optional<Option> best =
+                options.stream()
+                        .filter(Option::isFeasible)
+                        .min(
+                                Comparator.comparingInt(Option::cells)
+                                        .thenComparingDouble(option -> -option.usableShare())
+                                        .thenComparingInt(Option::series));
+        return new PackPlan(
+                options, best, best.isPresent() ? Optional.empty() : Optional.of(nearest(options)));
+    }
+
+    /// The useful options of a number of groups: the smallest P that does, one less with what it
+    /// lacks, and one more.
+    private List<Option> of(int series) {
+        Option one = option(series, 1);
+        boolean isOutside =
+                one.obstacles().stream()
+                        .anyMatch(each ->
+                                each.check() == Check.HIGH_TRIP || each.check() == Check.LOW_TRIP);
+        if (isOutside) return List.of(one);
+        int enough = smallestThatPowers(series);
+        List<Option> options = new ArrayList<>();
+        for (int parallel = Math.max(1, enough - 1); parallel <= enough + 1; parallel++)
+            if (parallel <= MOST_PARALLEL) options.add(option(series, parallel));
+        // what there is, when that is less than it takes
+        int there = Math.min(mostInBox, need.mostCells().orElse(Integer.MAX_VALUE)) / series;
+        if (there >= 1 && there < enough - 1) options.add(0, option(series, there));
+        return options;
+    }
+
+    /// The smallest P that bears the currents and lasts; more cells never do worse.
+    private int smallestThatPowers(int series) {
+        int low = 0;
+        int high = 1;
+        while (high < MOST_PARALLEL && !powers(series, high)) {
+            low = high;
+            high = Math.min(MOST_PARALLEL, 2 * high);
+        }
+        while (high - low > 1) {
+            int middle = (low + high) >>> 1;
+            if (powers(series, middle)) high = middle;
+            else low = middle;
+        }
+        return high;
+    }
+
+    private boolean powers(int series, int parallel) {
+        return option(series, parallel).obstacles().stream()
+                .allMatch(each -> each.check() == Check.BOX || each.check() == Check.CELLS);
+    }
+
+    private Option option(int series, int parallel) {
+        double full = series * chemistry.chargeLimitVolts();
+        double empty = series * emptyVolts(chemistry);
+        double lowest = Math.max(need.lowTripVolts(), empty);
+        double steady = need.load().steadyFromPack();
+        double cells = (double) series * parallel;
+        double usable = wattHours(lowest / series, steady / cells) * cells;
+        double all = wattHours(empty / series, steady / cells) * cells;
+        double hours = usable / steady;
+        OptionalDouble kilometres =
+                need.load().wattHoursPerKilometre().isPresent()
+                        ? OptionalDouble.of(
+                                usable
+                                        * need.load().efficiency()
+                                        / need.load().wattHoursPerKilometre().getAsDouble())
+                        : OptionalDouble.empty();
+        Option option =
+                new Option(
+                        series,
+                        parallel,
+                        full,
+                        empty,
+                        all > 0 ? Math.min(1, usable / all) : 0,
+                        usable,
+                        hours,
+                        kilometres,
+                        steady / lowest / parallel,
+                        need.load().peakFromPack() / lowest / parallel,
+                        cells * need.cell().grams() * OVER_CELLS / 1000,
+                        need.cell().price().isPresent()
+                                ? OptionalDouble.of(cells * need.cell().price().getAsDouble())
+                                : OptionalDouble.empty(),
+                        need.box().map(box -> cells <= mostInBox),
+                        List.of());
+        return with(option, obstacles(option));
+    }
+
+    private static Option with(Option option, List<Obstacle> obstacles) {
+        return new Option(
+                option.series(),
+                option.parallel(),
+                option.fullVolts(),
+                option.emptyVolts(),
+                option.usableShare(),
+                option.usableWattHours(),
+                option.hours(),
+                option.kilometres(),
+                option.steadyAmps(),
+                option.peakAmps(),
+                option.kilograms(),
+                option.price(),
+                option.fits(),
+                obstacles);
+    }
+
+    /// What a cell gives from full at a constant power until it reaches a voltage under that load,
+    /// in Wh.
+    private double wattHours(double endVolts, double watts) {
+        CircuitCell cell = new CircuitCell(need.cell().ampHours(), need.cell().ohms());
+        double hours = need.cell().ampHours() * chemistry.nominalVolts() / watts;
+        Discharged given =
+                PackSimulation.discharge(
+                        List.of(List.of(cell)),
+                        RestCurve.of(chemistry).curve(),
+                        new Load.Watts(watts),
+                        endVolts,
+                        3600 * hours / STEPS,
+                        (seconds, volts, amps, groupVolts) -> {});
+        return given.wattHours();
+    }
+
+    private List<Obstacle> obstacles(Option option) {
+        List<Obstacle> obstacles = new ArrayList<>();
+        String arrangement = option.series() + "S" + option.parallel() + "P";
+        if (option.fullVolts() > need.highTripVolts() + 1e-9)
+            obstacles.add(
+                    new Obstacle(
+                            Check.HIGH_TRIP,
+                            need.highTripVolts(),
+                            option.fullVolts(),
+                            "%dS is full at %s, the device bears %s"
+                                    .formatted(
+                                            option.series(),
+                                            volts(option.fullVolts()),
+                                            volts(need.highTripVolts()))));
+        if (option.fullVolts() <= need.lowTripVolts() || option.usableWattHours() <= 0)
+            obstacles.add(
+                    new Obstacle(
+                            Check.LOW_TRIP,
+                            need.lowTripVolts(),
+                            option.fullVolts(),
+                            "%dS is full at %s: under this load the device, which stops at %s, gets nothing from it"
+                                    .formatted(
+                                            option.series(),
+                                            volts(option.fullVolts()),
+                                            volts(need.lowTripVolts()))));
+        current(
+                obstacles,
+                Check.STEADY_CURRENT,
+                need.cell().maxContinuousAmps(),
+                option.steadyAmps(),
+                arrangement,
+                "for long");
+        current(
+                obstacles,
+                Check.PEAK_CURRENT,
+                need.cell().maxPeakAmps(),
+                option.peakAmps(),
+                arrangement,
+                "for moments");
+        need.hours()
+                .ifPresent(wanted -> {
+                    if (option.hours() < wanted)
+                        obstacles.add(
+                                new Obstacle(
+                                        Check.HOURS,
+                                        wanted,
+                                        option.hours(),
+                                        "%s lasts %s h, %s are wanted"
+                                                .formatted(
+                                                        arrangement,
+                                                        number(option.hours()),
+                                                        number(wanted))));
+                });
+        if (need.kilometres().isPresent()
+                && option.kilometres().orElse(0) < need.kilometres().getAsDouble())
+            obstacles.add(
+                    new Obstacle(
+                            Check.KILOMETRES,
+                            need.kilometres().getAsDouble(),
+                            option.kilometres().orElse(0),
+                            "%s goes %s km, %s are wanted"
+                                    .formatted(
+                                            arrangement,
+                                            number(option.kilometres().orElse(0)),
+                                            number(need.kilometres().getAsDouble()))));
+        if (option.fits().equals(Optional.of(false)))
+            obstacles.add(
+                    new Obstacle(
+                            Check.BOX,
+                            mostInBox,
+                            option.cells(),
+                            "%s is %d cells, the box takes %d"
+                                    .formatted(arrangement, option.cells(), mostInBox)));
+        if (need.mostCells().isPresent() && option.cells() > need.mostCells().getAsInt())
+            obstacles.add(
+                    new Obstacle(
+                            Check.CELLS,
+                            need.mostCells().getAsInt(),
+                            option.cells(),
+                            "%s is %d cells, there are %d"
+                                    .formatted(
+                                            arrangement,
+                                            option.cells(),
+                                            need.mostCells().getAsInt())));
+        return obstacles;
+    }
+
+    private void current(
+            List<Obstacle> obstacles,
+            Check check,
+            double limit,
+            double amps,
+            String arrangement,
+            String howLong) {
+        if (amps <= limit + 1e-9) return;
+        obstacles.add(
+                new Obstacle(
+                        check,
+                        limit,
+                        amps,
+                        "each cell of %s gives %s at the lowest voltage, it may give %s %s"
+                                .formatted(
+                                        arrangement,
+                                        Quantity.CURRENT.text(amps),
+                                        Quantity.CURRENT.text(limit),
+                                        howLong)));
+    }
+
+    /// The need that could be met, nearest to the one that cannot.
+    private String nearest(List<Option> options) {
+        boolean isAnyInWindow =
+                options.stream()
+                        .anyMatch(option ->
+                                option.obstacles().stream()
+                                        .noneMatch(each ->
+                                                each.check() == Check.HIGH_TRIP
+                                                        || each.check() == Check.LOW_TRIP));
+        if (!isAnyInWindow) {
+            double full =
+                    (Math.floor(need.lowTripVolts() / chemistry.chargeLimitVolts() + 1e-9) + 1)
+                            * chemistry.chargeLimitVolts();
+            return "no number of groups stays inside %s to %s; with a high trip of %s one does"
+                    .formatted(
+                            volts(need.lowTripVolts()), volts(need.highTripVolts()), volts(full));
+        }
+        return options.stream()
+                .filter(option ->
+                        option.obstacles().stream()
+                                .allMatch(each ->
+                                        each.check() == Check.HOURS
+                                                || each.check() == Check.KILOMETRES))
+                .max(Comparator.comparingDouble(Option::hours))
+                .map(option ->
+                        "%dS%dP comes nearest: %s h%s%s"
+                                .formatted(
+                                        option.series(),
+                                        option.parallel(),
+                                        number(option.hours()),
+                                        option.kilometres().isPresent()
+                                                ? ", "
+                                                        + number(option.kilometres().getAsDouble())
+                                                        + " km"
+                                                : "",
+                                        room()))
+                .orElseGet(() ->
+                        options.stream()
+                                .flatMap(option -> option.obstacles().stream())
+                                .filter(each ->
+                                        each.check() != Check.HIGH_TRIP
+                                                && each.check() != Check.LOW_TRIP)
+                                .map(Obstacle::sentence)
+                                .findFirst()
+                                .orElse("nothing comes near"));
+    }
+
+    /// What keeps it from being larger.
+    private String room() {
+        if (mostInBox <= need.mostCells().orElse(Integer.MAX_VALUE) && need.box().isPresent())
+            return "; the box takes %d cells".formatted(mostInBox);
+        return need.mostCells().isPresent()
+                ? "; there are %d cells".formatted(need.mostCells().getAsInt())
+                : "";
+    }
+
+    private static String volts(double volts) {
+        return Quantity.VOLTAGE.text(volts, 1);
+    }
+
+    private static String number(double value) {
+        return Quantity.COUNT.number(value, 1);
+    }
+}

@@ -1,0 +1,224 @@
+package pentacell.workshop.exchange;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.match.Candidate;
+import pentacell.core.plan.Need;
+import pentacell.core.plan.Need.Box;
+import pentacell.core.plan.Need.PlanCell;
+import pentacell.core.plan.Need.Power;
+import pentacell.workshop.exchange.CellTable.Problem;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/// A need as a file: what a pack must power, in JSON.
+public final class NeedJson {
+    /// A salvaged cell gives half its capacity an hour for long and all of it for moments, where
+    /// nothing else is said (common practice).
+    private static final double CONTINUOUS_AN_HOUR = 0.5;
+
+    private static final double PEAK_AN_HOUR = 1;
+    private static final String USUAL_FORMAT = "18650";
+
+    private final String fileName;
+    private final List<Problem> problems = new ArrayList<>();
+
+    private NeedJson(String fileName) {
+        this.fileName = fileName;
+    }
+
+    /// A need as it was read.
+    ///
+    /// @param need empty when something is wrong
+    /// @param problems what is wrong, with the name of the field
+    public record Read(Optional<Need> need, List<Problem> problems) {}
+
+    /// What the cells of a stock come to.
+    ///
+    /// @param milliohms empty when none is known
+    private record Stock(int cells, double milliampHours, OptionalDouble milliohms) {
+        /// The means of some cells; units count by their cans.
+        static Stock of(List<Candidate> cells) {
+            return new Stock(
+                    Candidate.cans(cells),
+                    cells.stream()
+                            .mapToDouble(Candidate::milliampHoursPerCan)
+                            .average()
+                            .orElse(Double.NaN),
+                    cells.stream()
+                            .flatMapToDouble(cell -> cell.milliohmsPerCan().stream())
+                            .average());
+        }
+    }
+
+    /// Reads a need.
+    ///
+    /// @param stock the cells there are, when a table of them was given; those of another chemistry
+    ///   are passed over
+    public static Read read(Path file, Optional<List<Candidate>> stock) {
+        NeedJson reader = new NeedJson(String.valueOf(file.getFileName()));
+        Optional<Need> need = Optional.empty();
+        try {
+            JsonNode root = JsonMapper.shared().readTree(Files.readString(file));
+            if (!root.isObject()) reader.complain("", "expected an object {…}");
+            else need = reader.need(root, stock);
+        } catch (IOException unreadable) {
+            reader.complain("", "cannot be read: " + unreadable.getMessage());
+        } catch (JacksonException broken) {
+            reader.problems.add(
+                    new Problem(
+                            reader.fileName,
+                            Math.max(0, broken.getLocation().getLineNr()),
+                            "is not JSON: " + broken.getOriginalMessage()));
+        } catch (IllegalArgumentException wrong) {
+            reader.complain("", String.valueOf(wrong.getMessage()));
+        }
+        return reader.problems.isEmpty()
+                ? new Read(need, List.of())
+                : new Read(Optional.empty(), List.copyOf(reader.problems));
+    }
+
+    private Optional<Need> need(JsonNode root, Optional<List<Candidate>> candidates) {
+        Chemistry chemistry = chemistry(root.get("chemistry"));
+        // a cell of unknown chemistry is taken for what is asked
+        Optional<Stock> stock =
+                candidates
+                        .map(cells ->
+                                cells.stream()
+                                        .filter(each ->
+                                                each.chemistry().orElse(chemistry) == chemistry)
+                                        .toList())
+                        .map(Stock::of);
+        JsonNode device = part(root, "device");
+        double low = optional(device, "device.", "lowTripVolts").orElse(0);
+        double high = required(device, "device.", "highTripVolts");
+        JsonNode load = part(root, "load");
+        double steady = required(load, "load.", "steadyWatts");
+        Optional<JsonNode> wanted = child(root, "wanted");
+        Optional<JsonNode> box = child(root, "box");
+        Optional<PlanCell> cell = cell(child(root, "cell"), chemistry, stock);
+        if (!problems.isEmpty() || cell.isEmpty()) return Optional.empty();
+        Power power =
+                new Power(
+                        steady,
+                        optional(load, "load.", "peakWatts").orElse(steady),
+                        optional(load, "load.", "efficiency").orElse(1),
+                        optional(load, "load.", "idleWatts").orElse(0),
+                        optional(load, "load.", "wattHoursPerKilometre"));
+        Optional<Box> inside =
+                box.map(each ->
+                        new Box(
+                                required(each, "box.", "lengthMillimetres"),
+                                required(each, "box.", "widthMillimetres"),
+                                required(each, "box.", "heightMillimetres")));
+        return Optional.of(
+                new Need(
+                        chemistry,
+                        low,
+                        high,
+                        power,
+                        wanted.map(each -> optional(each, "wanted.", "hours"))
+                                .orElse(OptionalDouble.empty()),
+                        wanted.map(each -> optional(each, "wanted.", "kilometres"))
+                                .orElse(OptionalDouble.empty()),
+                        cell.get(),
+                        stock.map(each -> OptionalInt.of(each.cells())).orElse(OptionalInt.empty()),
+                        inside));
+    }
+
+    private Optional<PlanCell> cell(
+            Optional<JsonNode> said, Chemistry chemistry, Optional<Stock> stock) {
+        if (said.isEmpty() && stock.isEmpty()) {
+            complain("cell", "is missing: say what a cell is like, or give --stock");
+            return Optional.empty();
+        }
+        JsonNode cell = said.orElse(JsonMapper.shared().createObjectNode());
+        OptionalDouble capacity = optional(cell, "cell.", "capacityMah");
+        OptionalDouble milliohms = optional(cell, "cell.", "milliohms");
+        if (capacity.isEmpty() && stock.isPresent() && stock.get().cells() > 0)
+            capacity = OptionalDouble.of(stock.get().milliampHours());
+        if (milliohms.isEmpty() && stock.isPresent()) milliohms = stock.get().milliohms();
+        if (capacity.isEmpty()) complain("cell.capacityMah", "is missing; expected mAh");
+        if (milliohms.isEmpty()) complain("cell.milliohms", "is missing; expected mΩ");
+        CellFormat format =
+                said.flatMap(each -> Optional.ofNullable(each.get("format")))
+                        .map(each -> each.asString(""))
+                        .map(this::format)
+                        .orElseGet(() -> CellFormat.parse(USUAL_FORMAT).orElseThrow());
+        if (capacity.isEmpty() || milliohms.isEmpty()) return Optional.empty();
+        double ampHours = capacity.getAsDouble() / 1000;
+        OptionalDouble continuous = optional(cell, "cell.", "maxContinuousAmps");
+        OptionalDouble peak = optional(cell, "cell.", "maxPeakAmps");
+        OptionalDouble grams = optional(cell, "cell.", "grams");
+        OptionalDouble price = optional(cell, "cell.", "price");
+        double forLong = continuous.orElse(CONTINUOUS_AN_HOUR * ampHours);
+        return Optional.of(
+                new PlanCell(
+                        ampHours,
+                        milliohms.getAsDouble() / 1000,
+                        forLong,
+                        Math.max(forLong, peak.orElse(PEAK_AN_HOUR * ampHours)),
+                        grams.orElse(format.approximateGrams(chemistry)),
+                        format,
+                        price));
+    }
+
+    private CellFormat format(String code) {
+        Optional<CellFormat> format = CellFormat.parseAny(code);
+        if (format.isEmpty())
+            complain("cell.format", "expected a size such as 18650, was \"" + code + "\"");
+        return format.orElseGet(() -> CellFormat.parse(USUAL_FORMAT).orElseThrow());
+    }
+
+    private Chemistry chemistry(@Nullable JsonNode said) {
+        if (said == null || said.isNull()) return Chemistry.NMC;
+        Optional<Chemistry> chemistry = Chemistry.parse(said.asString(""));
+        if (chemistry.isEmpty()) complain("chemistry", "expected nmc or lfp, was " + said);
+        return chemistry.orElse(Chemistry.NMC);
+    }
+
+    private JsonNode part(JsonNode root, String name) {
+        Optional<JsonNode> child = child(root, name);
+        if (child.isEmpty()) complain(name, "is missing; expected an object {…}");
+        return child.orElse(JsonMapper.shared().createObjectNode());
+    }
+
+    private Optional<JsonNode> child(JsonNode root, String name) {
+        JsonNode child = root.get(name);
+        if (child == null || child.isNull()) return Optional.empty();
+        if (child.isObject()) return Optional.of(child);
+        complain(name, "expected an object {…}, was " + child);
+        return Optional.empty();
+    }
+
+    private double required(JsonNode node, String path, String name) {
+        OptionalDouble number = optional(node, path, name);
+        boolean isAbsent = node.get(name) == null || node.get(name).isNull();
+        if (number.isEmpty() && isAbsent) complain(path + name, "is missing; expected a number");
+        return number.orElse(1);
+    }
+
+    private OptionalDouble optional(JsonNode node, String path, String name) {
+        JsonNode value = node.get(name);
+        if (value == null || value.isNull()) return OptionalDouble.empty();
+        if (value.isNumber() && Double.isFinite(value.asDouble()))
+            return OptionalDouble.of(value.asDouble());
+        complain(path + name, "expected a number, was " + value);
+        return OptionalDouble.empty();
+    }
+
+    private void complain(String field, String sentence) {
+        problems.add(
+                new Problem(fileName, 0, field.isEmpty() ? sentence : field + ": " + sentence));
+    }
+}
