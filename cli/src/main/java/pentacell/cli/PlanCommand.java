@@ -30,7 +30,8 @@ import picocli.CommandLine.Option;
             "",
             "NEED.json: chemistry; device {lowTripVolts, highTripVolts}; load {steadyWatts, peakWatts, efficiency, idleWatts,",
             "wattHoursPerKilometre}; wanted {hours, kilometres}; cell {capacityMah, milliohms, maxContinuousAmps, maxPeakAmps, grams,",
-            "format, price}; box {lengthMillimetres, widthMillimetres, heightMillimetres}. With --stock the cell is the mean of the",
+            "format, price}; box {lengthMillimetres, widthMillimetres, heightMillimetres}; charger {volts, amps, supplyWatts}; board",
+            "{series, chemistry, continuousAmps, peakAmps, balanceLeads}: what they mean is under cautions. With --stock the cell is the mean of the",
             "table's cells where NEED.json says nothing, and there are no more than those.",
             "",
             "Example:",
@@ -73,7 +74,7 @@ final class PlanCommand implements Callable<Integer> {
         read.problems().forEach(problem -> errors.println(problem.text()));
         if (read.need().isEmpty()) return Exit.UNREADABLE_INPUT;
         PackPlan plan = PackPlanner.plan(read.need().get());
-        Result.give(spec, summary, PlanFiles.json(plan));
+        Result.give(spec, summary, PlanFiles.json(plan, read.need().get()));
         plan.nearest().ifPresent(sentence -> errors.println("no pack meets this: " + sentence));
         return plan.best().isPresent() ? Exit.DONE : Exit.NO_SOLUTION;
     }

@@ -125,6 +125,27 @@ final class PlanCommandsTest {
     }
 
     @Test
+    void chargerAndBoardAtHandAreHeldAgainstEachPack() throws IOException {
+        String need =
+                NEED.formatted(
+                        ", \"charger\": {\"volts\": 29.4, \"amps\": 5, \"supplyWatts\": 100}, \"board\": {\"series\": 6, \"chemistry\": \"nmc\", \"continuousAmps\": 20, \"peakAmps\": 40, \"balanceLeads\": true}");
+        assertEquals(0, run("plan", "--need", write("need.json", need)), err.toString());
+        JsonNode seven =
+                json().get("options")
+                        .valueStream()
+                        .filter(option -> option.get("series").asInt() == 7)
+                        .findFirst()
+                        .orElseThrow();
+        assertEquals(
+                List.of("charger-supply", "board-series"),
+                seven.get("cautions")
+                        .valueStream()
+                        .map(each -> each.get("check").asString())
+                        .toList());
+        assertTrue(seven.get("chargeHours").asDouble() > 1);
+    }
+
+    @Test
     void aBoxThatIsTooSmallIsAnObstacle() throws IOException {
         String need =
                 NEED.formatted(

@@ -17,6 +17,8 @@ import pentacell.core.cell.Chemistry;
 /// @param cell what it is made of
 /// @param mostCells cells there are; empty for as many as it takes
 /// @param box inside of the box
+/// @param charger at hand
+/// @param board at hand
 public record Need(
         Chemistry chemistry,
         double lowTripVolts,
@@ -26,7 +28,9 @@ public record Need(
         OptionalDouble kilometres,
         PlanCell cell,
         OptionalInt mostCells,
-        Optional<Box> box) {
+        Optional<Box> box,
+        Optional<Charger> charger,
+        Optional<Board> board) {
     public Need {
         if (!(lowTripVolts >= 0 && highTripVolts > lowTripVolts && highTripVolts <= 2000))
             throw new IllegalArgumentException(
@@ -115,6 +119,40 @@ public record Need(
                                 .formatted(maxContinuousAmps, maxPeakAmps));
             if (!(grams > 0 && grams <= 100_000))
                 throw new IllegalArgumentException("a cell weighs above 0 g, was " + grams);
+        }
+    }
+
+    /// A charger.
+    ///
+    /// @param volts its end voltage for the whole pack, in V
+    /// @param amps its current, in A
+    /// @param supplyWatts rating of what feeds it, in W; empty when that is its own
+    public record Charger(double volts, double amps, OptionalDouble supplyWatts) {
+        public Charger {
+            if (!(volts > 0 && volts <= 2000 && amps > 0 && amps <= 10_000))
+                throw new IllegalArgumentException(
+                        "a charger has above 0 V and above 0 A, was %s V and %s A"
+                                .formatted(volts, amps));
+            supplyWatts.ifPresent(watts -> requireWanted("the supply's watts", watts));
+        }
+    }
+
+    /// A protection board.
+    ///
+    /// @param continuousAmps it bears for long, in A
+    /// @param peakAmps at which it cuts off, in A
+    /// @param hasBalanceLeads whether it sees every group
+    public record Board(
+            int series,
+            Chemistry chemistry,
+            double continuousAmps,
+            double peakAmps,
+            boolean hasBalanceLeads) {
+        public Board {
+            if (series < 1 || !(continuousAmps > 0 && peakAmps >= continuousAmps))
+                throw new IllegalArgumentException(
+                        "a board is for 1 group or more and bears above 0 A, at its peak no less, was %dS, %s A and %s A"
+                                .formatted(series, continuousAmps, peakAmps));
         }
     }
 

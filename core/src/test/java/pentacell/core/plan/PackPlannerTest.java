@@ -46,6 +46,8 @@ final class PackPlannerTest {
                 OptionalDouble.empty(),
                 CELL,
                 OptionalInt.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -176,6 +178,8 @@ final class PackPlannerTest {
                         OptionalDouble.of(40),
                         CELL,
                         OptionalInt.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
                         Optional.empty());
         Option best = PackPlanner.plan(need).best().orElseThrow();
         assertEquals(best.usableWattHours() * 0.9 / 9, best.kilometres().orElseThrow(), 1e-9);
@@ -194,6 +198,8 @@ final class PackPlannerTest {
                         OptionalDouble.empty(),
                         CELL,
                         OptionalInt.of(70),
+                        Optional.empty(),
+                        Optional.empty(),
                         Optional.empty());
         PackPlan plan = PackPlanner.plan(few);
         assertTrue(plan.best().isEmpty());
@@ -250,5 +256,98 @@ final class PackPlannerTest {
                 IllegalArgumentException.class,
                 () -> new Power(10, 10, 1.1, 0, OptionalDouble.empty()));
         assertThrows(IllegalArgumentException.class, () -> new Box(1, Double.NaN, 1));
+    }
+
+    private static Need with(Optional<Need.Charger> charger, Optional<Need.Board> board) {
+        Need plain = need(Chemistry.NMC, 20, 30, 100);
+        return new Need(
+                plain.chemistry(),
+                plain.lowTripVolts(),
+                plain.highTripVolts(),
+                plain.load(),
+                plain.hours(),
+                plain.kilometres(),
+                plain.cell(),
+                plain.mostCells(),
+                plain.box(),
+                charger,
+                board);
+    }
+
+    private static Option sevenByTen(Need need) {
+        return PackPlanner.plan(need).options().stream()
+                .filter(option -> option.series() == 7 && option.isFeasible())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @ParameterizedTest(name = "{0} V {1} A of {2} W: {3}")
+    @DisplayName("chargers and their supplies: 80 % of the rating, 0.5 C (common practice)")
+    @CsvSource({
+        "29.4, 5, 200, ''",
+        "25.2, 5, 200, CHARGER_VOLTS",
+        "33.6, 5, 300, CHARGER_VOLTS",
+        "29.4, 40, 2000, CHARGER_AMPS",
+        "29.4, 5, 150, CHARGER_SUPPLY"
+    })
+    void aChargerIsHeldAgainstThePack(double volts, double amps, double watts, String check) {
+        Need need =
+                with(
+                        Optional.of(new Need.Charger(volts, amps, OptionalDouble.of(watts))),
+                        Optional.empty());
+        List<String> found =
+                PackCautions.of(sevenByTen(need), need).stream()
+                        .map(each -> each.check().name())
+                        .toList();
+        assertEquals(check.isEmpty() ? List.of() : List.of(check), found);
+    }
+
+    @Test
+    void aSupplyThatIsTooSmallSaysAtWhatCurrentItTrips() {
+        Need need =
+                with(
+                        Optional.of(new Need.Charger(29.4, 5, OptionalDouble.of(150))),
+                        Optional.empty());
+        assertEquals(
+                0.8 * 150 / 29.4, PackCautions.of(sevenByTen(need), need).get(0).limit(), 1e-9);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "7, NMC, 40, 80, true, ''",
+        "6, NMC, 40, 80, true, BOARD_SERIES",
+        "7, LFP, 40, 80, true, BOARD_CHEMISTRY",
+        "7, NMC, 40, 80, false, BOARD_BALANCE",
+        "7, NMC, 2, 80, true, BOARD_CONTINUOUS",
+        "7, NMC, 6, 7, true, BOARD_PEAK"
+    })
+    void aBoardIsHeldAgainstThePack(
+            int series,
+            Chemistry chemistry,
+            double amps,
+            double peak,
+            boolean leads,
+            String check) {
+        Need need =
+                with(
+                        Optional.empty(),
+                        Optional.of(new Need.Board(series, chemistry, amps, peak, leads)));
+        List<String> found =
+                PackCautions.of(sevenByTen(need), need).stream()
+                        .map(each -> each.check().name())
+                        .toList();
+        assertEquals(check.isEmpty() ? List.of() : List.of(check), found);
+    }
+
+    @Test
+    void aChargeTakesItsAmpHoursAndTheTaper() {
+        Need need =
+                with(
+                        Optional.of(new Need.Charger(29.4, 5, OptionalDouble.empty())),
+                        Optional.empty());
+        Option option = sevenByTen(need);
+        double bare = option.parallel() * CELL.ampHours() / 5;
+        double hours = PackCautions.chargeHours(option, need).orElseThrow();
+        assertTrue(hours > 0.9 * bare && hours < 1.4 * bare, hours + " of " + bare);
     }
 }

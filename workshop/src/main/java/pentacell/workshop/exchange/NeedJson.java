@@ -13,7 +13,9 @@ import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.match.Candidate;
 import pentacell.core.plan.Need;
+import pentacell.core.plan.Need.Board;
 import pentacell.core.plan.Need.Box;
+import pentacell.core.plan.Need.Charger;
 import pentacell.core.plan.Need.PlanCell;
 import pentacell.core.plan.Need.Power;
 import pentacell.workshop.exchange.CellTable.Problem;
@@ -133,7 +135,28 @@ public final class NeedJson {
                                 .orElse(OptionalDouble.empty()),
                         cell.get(),
                         stock.map(each -> OptionalInt.of(each.cells())).orElse(OptionalInt.empty()),
-                        inside));
+                        inside,
+                        child(root, "charger")
+                                .map(each ->
+                                        new Charger(
+                                                required(each, "charger.", "volts"),
+                                                required(each, "charger.", "amps"),
+                                                optional(each, "charger.", "supplyWatts"))),
+                        child(root, "board").map(each -> board(each, chemistry))));
+    }
+
+    private Board board(JsonNode node, Chemistry pack) {
+        double continuous = required(node, "board.", "continuousAmps");
+        JsonNode leads = node.get("balanceLeads");
+        if (leads != null && !leads.isNull() && !leads.isBoolean())
+            complain("board.balanceLeads", "expected true or false, was " + leads);
+        JsonNode said = node.get("chemistry");
+        return new Board(
+                (int) required(node, "board.", "series"),
+                said == null || said.isNull() ? pack : chemistry(said),
+                continuous,
+                optional(node, "board.", "peakAmps").orElse(continuous),
+                leads == null || !leads.isBoolean() || leads.asBoolean());
     }
 
     private Optional<PlanCell> cell(

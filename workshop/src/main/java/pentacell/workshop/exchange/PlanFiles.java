@@ -1,6 +1,9 @@
 package pentacell.workshop.exchange;
 
 import java.util.Locale;
+import pentacell.core.plan.Need;
+import pentacell.core.plan.PackCautions;
+import pentacell.core.plan.PackCautions.Caution;
 import pentacell.core.plan.PackPlan;
 import pentacell.core.plan.PackPlan.Obstacle;
 import pentacell.core.plan.PackPlan.Option;
@@ -14,18 +17,18 @@ public final class PlanFiles {
     private PlanFiles() {}
 
     /// Every option with its figures and what stands in its way.
-    public static String json(PackPlan plan) {
+    public static String json(PackPlan plan, Need need) {
         ObjectNode json = Json.object();
         if (plan.best().isPresent()) json.put("best", plan.options().indexOf(plan.best().get()));
         else json.putNull("best");
         if (plan.nearest().isPresent()) json.put("nearest", plan.nearest().get());
         else json.putNull("nearest");
         ArrayNode options = json.putArray("options");
-        for (Option option : plan.options()) put(options.addObject(), option);
+        for (Option option : plan.options()) put(options.addObject(), option, need);
         return Json.text(json);
     }
 
-    private static void put(ObjectNode node, Option option) {
+    private static void put(ObjectNode node, Option option, Need need) {
         node.put("series", option.series());
         node.put("parallel", option.parallel());
         Json.put(node, "fullVolts", option.fullVolts(), DIGITS);
@@ -42,13 +45,26 @@ public final class PlanFiles {
         if (option.fits().isPresent()) node.put("fits", option.fits().get());
         else node.putNull("fits");
         node.put("feasible", option.isFeasible());
+        Json.put(node, "chargeHours", PackCautions.chargeHours(option, need), DIGITS);
+        ArrayNode cautions = node.putArray("cautions");
+        for (Caution each : PackCautions.of(option, need)) {
+            ObjectNode caution = cautions.addObject();
+            caution.put("check", code(each.check()));
+            Json.put(caution, "limit", each.limit(), DIGITS);
+            Json.put(caution, "figure", each.figure(), DIGITS);
+            caution.put("sentence", each.sentence());
+        }
         ArrayNode obstacles = node.putArray("obstacles");
         for (Obstacle each : option.obstacles()) {
             ObjectNode obstacle = obstacles.addObject();
-            obstacle.put("check", each.check().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+            obstacle.put("check", code(each.check()));
             Json.put(obstacle, "limit", each.limit(), DIGITS);
             Json.put(obstacle, "figure", each.figure(), DIGITS);
             obstacle.put("sentence", each.sentence());
         }
+    }
+
+    private static String code(Enum<?> check) {
+        return check.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }
