@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import pentacell.core.match.Candidate;
+import pentacell.core.plan.NeedLine;
 import pentacell.core.plan.PackPlan;
 import pentacell.core.plan.PackPlanner;
 import pentacell.workshop.exchange.CellCsv;
@@ -16,6 +17,7 @@ import pentacell.workshop.exchange.CellTable;
 import pentacell.workshop.exchange.NeedJson;
 import pentacell.workshop.exchange.PlanFiles;
 import picocli.CommandLine;
+import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -35,18 +37,31 @@ import picocli.CommandLine.Option;
             "table's cells where NEED.json says nothing, and there are no more than those.",
             "",
             "Example:",
-            "  ./pentacell plan --need need.json --stock demo/lot.csv --summary PLAN.json"
+            "  ./pentacell plan --need need.json --stock demo/lot.csv --summary PLAN.json",
+            "  ./pentacell plan --line \"60w peak 150w 8h 20-30v\" --stock demo/lot.csv"
         })
 final class PlanCommand implements Callable<Integer> {
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec = CommandLine.Model.CommandSpec.create();
 
-    @Option(
-            names = "--need",
-            required = true,
-            paramLabel = "NEED.json",
-            description = "what the pack must power")
-    private Path need = Path.of("");
+    @ArgGroup(exclusive = true, multiplicity = "1")
+    private Asked asked = new Asked();
+
+    /// One of these.
+    static final class Asked {
+        @Option(
+                names = "--need",
+                paramLabel = "NEED.json",
+                description = "what the pack must power")
+        private @Nullable Path need;
+
+        @Option(
+                names = "--line",
+                paramLabel = "TEXT",
+                description =
+                        "the same in one line, of cells of --stock: \"60w peak 150w 8h 10.5-15v\"")
+        private @Nullable String line;
+    }
 
     @Option(names = "--stock", paramLabel = "LOT.csv", description = "table of cells there are")
     private @Nullable Path stock;
@@ -70,7 +85,15 @@ final class PlanCommand implements Callable<Integer> {
             if (!table.problems().isEmpty()) return Exit.UNREADABLE_INPUT;
             cells = Optional.of(candidates);
         }
-        NeedJson.Read read = NeedJson.read(need, cells);
+        if (asked.line != null && cells.isEmpty())
+            throw Usage.wrong(spec, "--line needs --stock: it says nothing of the cells");
+        NeedJson.Read read =
+                asked.need != null
+                        ? NeedJson.read(asked.need, cells)
+                        : NeedJson.of(
+                                NeedLine.read(String.valueOf(asked.line)), cells.orElse(List.of()));
+        if (asked.line != null && read.need().isEmpty())
+            throw Usage.wrong(spec, read.problems().get(0).text());
         read.problems().forEach(problem -> errors.println(problem.text()));
         if (read.need().isEmpty()) return Exit.UNREADABLE_INPUT;
         PackPlan plan = PackPlanner.plan(read.need().get());

@@ -146,6 +146,24 @@ final class PlanCommandsTest {
     }
 
     @Test
+    void aNeedIsTypedInOneLine() throws IOException {
+        StringBuilder lot = new StringBuilder("cell_id,capacity_mah,ir_mohm,chemistry\n");
+        for (int i = 0; i < 90; i++) lot.append("C%d,2200,50,nmc\n".formatted(i));
+        for (int i = 0; i < 90; i++) lot.append("L%d,1000,20,lfp\n".formatted(i));
+        String stock = write("lot.csv", lot.toString());
+        assertEquals(
+                0,
+                run("plan", "--line", "40w peak 80w 8h 20-30v", "--stock", stock),
+                err.toString());
+        assertEquals(3, run("plan", "--line", "40w 90h 20-30v", "--stock", stock));
+        assertTrue(err.toString().contains("there are 90 cells"), err.toString());
+        assertEquals(2, run("plan", "--line", "40w 8h", "--stock", stock));
+        assertTrue(err.toString().contains("what voltage does it run at"), err.toString());
+        assertEquals(2, run("plan", "--line", "40w 8h 20-30v"));
+        assertEquals(2, run("plan", "--stock", stock));
+    }
+
+    @Test
     void aBoxThatIsTooSmallIsAnObstacle() throws IOException {
         String need =
                 NEED.formatted(

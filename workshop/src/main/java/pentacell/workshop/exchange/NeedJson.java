@@ -18,6 +18,7 @@ import pentacell.core.plan.Need.Box;
 import pentacell.core.plan.Need.Charger;
 import pentacell.core.plan.Need.PlanCell;
 import pentacell.core.plan.Need.Power;
+import pentacell.core.plan.NeedLine;
 import pentacell.workshop.exchange.CellTable.Problem;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -49,8 +50,13 @@ public final class NeedJson {
     ///
     /// @param milliohms empty when none is known
     private record Stock(int cells, double milliampHours, OptionalDouble milliohms) {
-        /// The means of some cells; units count by their cans.
-        static Stock of(List<Candidate> cells) {
+        /// The means of the cells of a chemistry; units count by their cans.
+        static Stock of(List<Candidate> all, Chemistry chemistry) {
+            // a cell of unknown chemistry is taken for what is asked
+            List<Candidate> cells =
+                    all.stream()
+                            .filter(each -> each.chemistry().orElse(chemistry) == chemistry)
+                            .toList();
             return new Stock(
                     Candidate.cans(cells),
                     cells.stream()
@@ -90,17 +96,26 @@ public final class NeedJson {
                 : new Read(Optional.empty(), List.copyOf(reader.problems));
     }
 
+    /// A need typed in one line, of the mean cells of a stock.
+    public static Read of(NeedLine line, List<Candidate> stock) {
+        NeedJson reader = new NeedJson("--line");
+        line.problems().forEach(problem -> reader.complain("", problem));
+        Chemistry chemistry = line.chemistry().orElse(Chemistry.NMC);
+        Stock cells = Stock.of(stock, chemistry);
+        Optional<Need> need = Optional.empty();
+        try {
+            Optional<PlanCell> cell = reader.cell(Optional.empty(), chemistry, Optional.of(cells));
+            if (reader.problems.isEmpty())
+                need = cell.map(each -> line.need(each, OptionalInt.of(cells.cells()), chemistry));
+        } catch (IllegalArgumentException wrong) {
+            reader.complain("", String.valueOf(wrong.getMessage()));
+        }
+        return new Read(need, List.copyOf(reader.problems));
+    }
+
     private Optional<Need> need(JsonNode root, Optional<List<Candidate>> candidates) {
         Chemistry chemistry = chemistry(root.get("chemistry"));
-        // a cell of unknown chemistry is taken for what is asked
-        Optional<Stock> stock =
-                candidates
-                        .map(cells ->
-                                cells.stream()
-                                        .filter(each ->
-                                                each.chemistry().orElse(chemistry) == chemistry)
-                                        .toList())
-                        .map(Stock::of);
+        Optional<Stock> stock = candidates.map(cells -> Stock.of(cells, chemistry));
         JsonNode device = part(root, "device");
         double low = optional(device, "device.", "lowTripVolts").orElse(0);
         double high = required(device, "device.", "highTripVolts");

@@ -1,0 +1,166 @@
+package pentacell.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.unit.NumberText;
+
+/// A need as it is typed in one line: `60w peak 150w 8h 10.5-15v`, or `250w 12wh/km 40km 30-42v lfp
+/// 85%`. Order does not matter, comma or point; a word before a figure says what it is, else its
+/// unit does.
+///
+/// @param chemistry where one was named
+/// @param lowTripVolts of the device, in V
+/// @param highTripVolts of the device, in V
+/// @param steadyWatts in W
+/// @param peakWatts in W
+/// @param idleWatts in W
+/// @param efficiency as a share
+/// @param hours wanted, in h
+/// @param kilometres wanted
+/// @param wattHoursPerKilometre in Wh
+/// @param problems what was not understood, or is missing, in words
+public record NeedLine(
+        Optional<Chemistry> chemistry,
+        OptionalDouble lowTripVolts,
+        OptionalDouble highTripVolts,
+        OptionalDouble steadyWatts,
+        OptionalDouble peakWatts,
+        OptionalDouble idleWatts,
+        OptionalDouble efficiency,
+        OptionalDouble hours,
+        OptionalDouble kilometres,
+        OptionalDouble wattHoursPerKilometre,
+        List<String> problems) {
+    private static final Pattern WINDOW =
+            Pattern.compile(
+                    "([\\d.,]+)\\s*v?\\s*[-–]\\s*([\\d.,]+)\\s*v", Pattern.CASE_INSENSITIVE);
+    private static final Pattern FIGURE =
+            Pattern.compile("([\\d.,]+)\\s*(wh/km|kwh|kw|w|km|h|v|%)", Pattern.CASE_INSENSITIVE);
+
+    public NeedLine {
+        problems = List.copyOf(problems);
+    }
+
+    /// Reads a line; what is not understood becomes a problem.
+    public static NeedLine read(String text) {
+        return new Reading().of(text);
+    }
+
+    private static final class Reading {
+        private Optional<Chemistry> chemistry = Optional.empty();
+        private OptionalDouble low = OptionalDouble.empty();
+        private OptionalDouble high = OptionalDouble.empty();
+        private OptionalDouble steady = OptionalDouble.empty();
+        private OptionalDouble peak = OptionalDouble.empty();
+        private OptionalDouble idle = OptionalDouble.empty();
+        private OptionalDouble efficiency = OptionalDouble.empty();
+        private OptionalDouble hours = OptionalDouble.empty();
+        private OptionalDouble kilometres = OptionalDouble.empty();
+        private OptionalDouble perKilometre = OptionalDouble.empty();
+        private final List<String> problems = new ArrayList<>();
+
+        NeedLine of(String text) {
+            String word = "";
+            for (String token : text.strip().split("[\\s;]+")) {
+                if (token.isEmpty()) continue;
+                Matcher window = WINDOW.matcher(token);
+                Matcher figure = FIGURE.matcher(token);
+                Optional<Chemistry> named = Chemistry.parse(token);
+                if (window.matches()) window(token, window);
+                else if (figure.matches()) figure(token, word, figure);
+                else if (named.isPresent()) chemistry = named;
+                else if (token.equalsIgnoreCase("peak") || token.equalsIgnoreCase("idle")) {
+                    word = token.toLowerCase(java.util.Locale.ROOT);
+                    continue;
+                } else
+                    problems.add(
+                            "\"%s\" was not understood; expected figures such as 60w, peak 150w, 8h, 10.5-15v, 12wh/km, 40km, 85%%, or nmc, lfp"
+                                    .formatted(token));
+                word = "";
+            }
+            if (steady.isEmpty()) problems.add("what does it draw? Such as 60w");
+            if (high.isEmpty()) problems.add("what voltage does it run at? Such as 10.5-15v");
+            return new NeedLine(
+                    chemistry,
+                    low,
+                    high,
+                    steady,
+                    peak,
+                    idle,
+                    efficiency,
+                    hours,
+                    kilometres,
+                    perKilometre,
+                    problems);
+        }
+
+        private void window(String token, Matcher written) {
+            OptionalDouble from = NumberText.parse(written.group(1));
+            OptionalDouble to = NumberText.parse(written.group(2));
+            if (from.isEmpty() || to.isEmpty() || from.getAsDouble() >= to.getAsDouble()) {
+                problems.add("\"%s\": expected the lower voltage first".formatted(token));
+                return;
+            }
+            low = from;
+            high = to;
+        }
+
+        private void figure(String token, String word, Matcher written) {
+            OptionalDouble number = NumberText.parse(written.group(1));
+            if (number.isEmpty()) {
+                problems.add("\"%s\" is no number".formatted(token));
+                return;
+            }
+            double value = number.getAsDouble();
+            switch (written.group(2).toLowerCase(java.util.Locale.ROOT)) {
+                case "w" -> watts(word, value);
+                case "kw" -> watts(word, 1000 * value);
+                case "h" -> hours = OptionalDouble.of(value);
+                case "km" -> kilometres = OptionalDouble.of(value);
+                case "wh/km" -> perKilometre = OptionalDouble.of(value);
+                case "%" -> efficiency = OptionalDouble.of(value / 100);
+                case "v" -> high = OptionalDouble.of(value);
+                default ->
+                        problems.add("\"%s\": say what it draws and for how long".formatted(token));
+            }
+        }
+
+        private void watts(String word, double watts) {
+            switch (word) {
+                case "peak" -> peak = OptionalDouble.of(watts);
+                case "idle" -> idle = OptionalDouble.of(watts);
+                default -> steady = OptionalDouble.of(watts);
+            }
+        }
+    }
+
+    /// The need, of cells as given.
+    ///
+    /// @throws IllegalArgumentException when a figure cannot be; when there are problems
+    public Need need(Need.PlanCell cell, java.util.OptionalInt mostCells, Chemistry otherwise) {
+        if (!problems.isEmpty()) throw new IllegalArgumentException(problems.get(0));
+        double steady = steadyWatts.orElseThrow();
+        return new Need(
+                chemistry.orElse(otherwise),
+                lowTripVolts.orElse(0),
+                highTripVolts.orElseThrow(),
+                new Need.Power(
+                        steady,
+                        Math.max(steady, peakWatts.orElse(steady)),
+                        efficiency.orElse(1),
+                        idleWatts.orElse(0),
+                        wattHoursPerKilometre),
+                hours,
+                kilometres,
+                cell,
+                mostCells,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+}
