@@ -22,11 +22,9 @@ final class FiguresRow {
     private final Label left = figure("left-over", "Left over");
     private final Label byHand = figure("by-hand", "By hand / mAh");
 
-    /// @param save stands at the right end
-    FiguresRow(Node save) {
+    FiguresRow() {
         row.getStyleClass().add("figures-row");
         usable.getStyleClass().add("loudest");
-        row.getChildren().addAll(ControlRow.gap(), save);
     }
 
     Node node() {

@@ -21,6 +21,7 @@ final class MatchView {
     private final Lazy<PickPane> pick;
     private final VBox centre = new VBox();
     private final PaneTabs tabs = new PaneTabs(this::show);
+    private final FiguresRow figures = new FiguresRow();
     private final Label consequence = new Label();
 
     MatchView(Desk desk, FileAsk files, MatchModel model) {
@@ -49,10 +50,13 @@ final class MatchView {
                                 text.isEmpty()
                                         ? "Drag to swap; L locks; X marks and swaps; R replaces; K keeps a spare."
                                         : text));
-        FiguresRow figures = new FiguresRow(out.menu(model));
         model.shownProperty().subscribe(figures::show);
         model.byHandProperty().subscribe(figures::showByHand);
-        ControlRow views = ControlRow.of(consequence, ControlRow.gap(), tabs.row());
+        ControlRow views =
+                ControlRow.of(
+                        consequence,
+                        ControlRow.gap(),
+                        ControlRow.tight(tabs.row(), out.menu(model)));
         views.getStyleClass().add("views");
         centre.getStyleClass().add("station-centre");
         VBox.setVgrow(centre, Priority.ALWAYS);
