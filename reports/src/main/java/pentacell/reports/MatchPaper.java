@@ -64,7 +64,14 @@ public record MatchPaper(
                 Sheet first = pages.sheet();
                 first.text(bold, 18, Sheet.MARGIN, 56, "Match " + pack);
                 first.textEndingAt(regular, 10, first.width() - Sheet.MARGIN, 56, date);
-                first.text(regular, 11, Sheet.MARGIN, 74, arrangement + " · " + summary());
+                first.textWithin(
+                        regular,
+                        11,
+                        7,
+                        Sheet.MARGIN,
+                        74,
+                        first.width() - 2 * Sheet.MARGIN,
+                        arrangement + " · " + summary());
                 new SkylineDrawing(new PdfPlate(first, regular, bold), groups)
                         .draw(Sheet.MARGIN, 90, first.width() - 2 * Sheet.MARGIN, 330);
                 pages.begin(450);

@@ -68,7 +68,10 @@ final class SkylineDrawing {
                         over == 0,
                         TEXT,
                         x + column / 2,
-                        top + height - 2,
+                        // over the column, or in its top where there is no room over it
+                        tall + TEXT + 2 < height
+                                ? top + height - tall - 2
+                                : top + height - tall + TEXT + 1,
                         over == 0 ? "least" : "+" + Quantity.CAPACITY.number(over));
         }
         plate.line(0.6, left, top + height, left + column * groups.size(), top + height);

@@ -16,6 +16,10 @@ import org.jfree.svg.SVGUnits;
 /// A picture file of lines and texts (SVG), in millimetres for whoever prints it.
 final class SvgPlate implements Plate {
     private static final double MILLIMETRES_A_POINT = 25.4 / 72;
+
+    /// A picture file counts in 96ths of an inch, a plate in 72nds.
+    private static final double UNITS_A_POINT = 96.0 / 72;
+
     private static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
 
     private final SVGGraphics2D pen;
@@ -26,7 +30,7 @@ final class SvgPlate implements Plate {
         pen =
                 new SVGGraphics2D(
                         width * MILLIMETRES_A_POINT, height * MILLIMETRES_A_POINT, SVGUnits.MM);
-        pen.scale(MILLIMETRES_A_POINT, MILLIMETRES_A_POINT);
+        pen.scale(UNITS_A_POINT, UNITS_A_POINT);
         regular = font("PlexSans-Regular");
         bold = font("PlexSans-SemiBold");
     }
