@@ -156,7 +156,7 @@ final class PlanCommandsTest {
                 run("plan", "--line", "40w peak 80w 8h 20-30v", "--stock", stock),
                 err.toString());
         assertEquals(3, run("plan", "--line", "40w 90h 20-30v", "--stock", stock));
-        assertTrue(err.toString().contains("there are 90 cells"), err.toString());
+        assertTrue(err.toString().contains("the stock has 90 cells"), err.toString());
         assertEquals(2, run("plan", "--line", "40w 8h", "--stock", stock));
         assertTrue(err.toString().contains("what voltage does it run at"), err.toString());
         assertEquals(2, run("plan", "--line", "40w 8h 20-30v"));

@@ -141,11 +141,12 @@ public record MatchPaper(
 
         void group(String heading, String cells) throws IOException {
             float room = sheet.width() - 2 * Sheet.MARGIN;
-            float tall = sheet.lines(regular, TEXT, room, cells) * TEXT * 1.35f + 2.4f * TEXT;
+            List<String> lines = sheet.broken(regular, TEXT, room, cells);
+            float tall = lines.size() * TEXT * 1.35f + 2.4f * TEXT;
             if (y + Math.min(tall, 120) > sheet.height() - Sheet.MARGIN) turn();
             sheet.text(bold, TEXT + 1, Sheet.MARGIN, y, heading);
             y += TEXT * 1.5f;
-            for (String line : sheet.broken(regular, TEXT, room, cells)) {
+            for (String line : lines) {
                 if (y > sheet.height() - Sheet.MARGIN) turn();
                 sheet.text(regular, TEXT, Sheet.MARGIN, y, line);
                 y += TEXT * 1.35f;

@@ -98,11 +98,6 @@ final class Sheet implements AutoCloseable {
         return lines;
     }
 
-    /// How many lines a text takes.
-    int lines(PDFont font, float size, float room, String text) throws IOException {
-        return broken(font, size, room, text).size();
-    }
-
     float widthOf(PDFont font, float size, String text) throws IOException {
         return width(font, size, printable(font, text));
     }

@@ -47,13 +47,13 @@ final class HeldBack {
         if (left >= 0 && left < wanted)
             return new Infeasible(
                     Limit.SPARES,
-                    "%s and %s take %s, %s usable; %s works"
+                    "%s and %s take %s, %s usable; %s"
                             .formatted(
                                     rules.arrangement(),
                                     Count.of(wanted, "spare", "spares"),
                                     Count.of(rules.cellsNeeded() + wanted, "cell", "cells"),
                                     Count.of(Candidate.cans(usable), "is", "are"),
-                                    Count.of(left, "spare", "spares")),
+                                    Count.of(left, "spare works", "spares work")),
                     OptionalDouble.of(left));
         if (!(search(cells, rules, part()) instanceof Matched first))
             return withTarget(cells, rules, effort);

@@ -2,8 +2,10 @@ package pentacell.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pentacell.core.cell.Chemistry;
@@ -75,7 +77,7 @@ public record NeedLine(
                 else if (figure.matches()) figure(token, word, figure);
                 else if (named.isPresent()) chemistry = named;
                 else if (token.equalsIgnoreCase("peak") || token.equalsIgnoreCase("idle")) {
-                    word = token.toLowerCase(java.util.Locale.ROOT);
+                    word = token.toLowerCase(Locale.ROOT);
                     continue;
                 } else
                     problems.add(
@@ -117,7 +119,7 @@ public record NeedLine(
                 return;
             }
             double value = number.getAsDouble();
-            switch (written.group(2).toLowerCase(java.util.Locale.ROOT)) {
+            switch (written.group(2).toLowerCase(Locale.ROOT)) {
                 case "w" -> watts(word, value);
                 case "kw" -> watts(word, 1000 * value);
                 case "h" -> hours = OptionalDouble.of(value);
@@ -142,7 +144,7 @@ public record NeedLine(
     /// The need, of cells as given.
     ///
     /// @throws IllegalArgumentException when a figure cannot be; when there are problems
-    public Need need(Need.PlanCell cell, java.util.OptionalInt mostCells, Chemistry otherwise) {
+    public Need need(Need.PlanCell cell, OptionalInt mostCells, Chemistry otherwise) {
         if (!problems.isEmpty()) throw new IllegalArgumentException(problems.get(0));
         double steady = steadyWatts.orElseThrow();
         return new Need(

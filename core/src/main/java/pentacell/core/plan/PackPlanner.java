@@ -14,6 +14,7 @@ import pentacell.core.circuit.RestCurve;
 import pentacell.core.plan.PackPlan.Check;
 import pentacell.core.plan.PackPlan.Obstacle;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 
 /// Finds the packs that meet a need.
@@ -258,18 +259,18 @@ public final class PackPlanner {
                             Check.BOX,
                             mostInBox,
                             option.cells(),
-                            "%s is %d cells, the box takes %d"
-                                    .formatted(arrangement, option.cells(), mostInBox)));
+                            "%s is %s, the box takes %d"
+                                    .formatted(arrangement, cells(option.cells()), mostInBox)));
         if (need.mostCells().isPresent() && option.cells() > need.mostCells().getAsInt())
             obstacles.add(
                     new Obstacle(
                             Check.CELLS,
                             need.mostCells().getAsInt(),
                             option.cells(),
-                            "%s is %d cells, there are %d"
+                            "%s is %s, the stock has %d"
                                     .formatted(
                                             arrangement,
-                                            option.cells(),
+                                            cells(option.cells()),
                                             need.mostCells().getAsInt())));
         return obstacles;
     }
@@ -345,10 +346,14 @@ public final class PackPlanner {
     /// What keeps it from being larger.
     private String room() {
         if (mostInBox <= need.mostCells().orElse(Integer.MAX_VALUE) && need.box().isPresent())
-            return "; the box takes %d cells".formatted(mostInBox);
+            return "; the box takes " + cells(mostInBox);
         return need.mostCells().isPresent()
-                ? "; there are %d cells".formatted(need.mostCells().getAsInt())
+                ? "; the stock has " + cells(need.mostCells().getAsInt())
                 : "";
+    }
+
+    private static String cells(int count) {
+        return Count.of(count, "cell", "cells");
     }
 
     private static String volts(double volts) {

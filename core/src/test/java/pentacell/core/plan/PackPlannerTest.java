@@ -274,11 +274,17 @@ final class PackPlannerTest {
                 board);
     }
 
-    private static Option sevenByTen(Need need) {
+    private static Option sevenGroupsFor(Need need) {
         return PackPlanner.plan(need).options().stream()
                 .filter(option -> option.series() == 7 && option.isFeasible())
                 .findFirst()
                 .orElseThrow();
+    }
+
+    private static List<String> cautions(Need need) {
+        return PackCautions.of(sevenGroupsFor(need), need).stream()
+                .map(each -> each.check().name())
+                .toList();
     }
 
     @ParameterizedTest(name = "{0} V {1} A of {2} W: {3}")
@@ -295,11 +301,7 @@ final class PackPlannerTest {
                 with(
                         Optional.of(new Need.Charger(volts, amps, OptionalDouble.of(watts))),
                         Optional.empty());
-        List<String> found =
-                PackCautions.of(sevenByTen(need), need).stream()
-                        .map(each -> each.check().name())
-                        .toList();
-        assertEquals(check.isEmpty() ? List.of() : List.of(check), found);
+        assertEquals(check.isEmpty() ? List.of() : List.of(check), cautions(need));
     }
 
     @Test
@@ -309,7 +311,7 @@ final class PackPlannerTest {
                         Optional.of(new Need.Charger(29.4, 5, OptionalDouble.of(150))),
                         Optional.empty());
         assertEquals(
-                0.8 * 150 / 29.4, PackCautions.of(sevenByTen(need), need).get(0).limit(), 1e-9);
+                0.8 * 150 / 29.4, PackCautions.of(sevenGroupsFor(need), need).get(0).limit(), 1e-9);
     }
 
     @ParameterizedTest
@@ -332,11 +334,7 @@ final class PackPlannerTest {
                 with(
                         Optional.empty(),
                         Optional.of(new Need.Board(series, chemistry, amps, peak, leads)));
-        List<String> found =
-                PackCautions.of(sevenByTen(need), need).stream()
-                        .map(each -> each.check().name())
-                        .toList();
-        assertEquals(check.isEmpty() ? List.of() : List.of(check), found);
+        assertEquals(check.isEmpty() ? List.of() : List.of(check), cautions(need));
     }
 
     @Test
@@ -345,7 +343,7 @@ final class PackPlannerTest {
                 with(
                         Optional.of(new Need.Charger(29.4, 5, OptionalDouble.empty())),
                         Optional.empty());
-        Option option = sevenByTen(need);
+        Option option = sevenGroupsFor(need);
         double bare = option.parallel() * CELL.ampHours() / 5;
         double hours = PackCautions.chargeHours(option, need).orElseThrow();
         assertTrue(hours > 0.9 * bare && hours < 1.4 * bare, hours + " of " + bare);

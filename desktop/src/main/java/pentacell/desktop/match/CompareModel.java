@@ -14,7 +14,6 @@ import pentacell.core.match.MatchFigures;
 import pentacell.core.match.MatchOutlook;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Pack;
-import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Packs;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
@@ -151,18 +150,9 @@ final class CompareModel {
                                     .formatted(missing.get()));
             return;
         }
-        String pack = match.packNameProperty().get();
-        desk.ledger()
-                .log(
-                        "Match " + pack,
-                        List.of(
-                                new PackFact.GroupsMatched(
-                                        pack,
-                                        choice.rules(),
-                                        choice.groups(),
-                                        match.locks(choice.rules()))),
-                        () ->
-                                desk.notices()
-                                        .say("Took the groups of “%s”.".formatted(choice.name())));
+        match.take(
+                choice.rules(),
+                choice.groups(),
+                "Took the groups of “%s”.".formatted(choice.name()));
     }
 }

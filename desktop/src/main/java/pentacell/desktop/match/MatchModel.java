@@ -354,6 +354,16 @@ final class MatchModel {
         return facts;
     }
 
+    /// Takes groups that were found elsewhere for the pack in hand.
+    void take(MatchRules rules, List<List<CellId>> groups, String said) {
+        String pack = packName.get();
+        desk.ledger()
+                .log(
+                        "Match " + pack,
+                        List.of(new PackFact.GroupsMatched(pack, rules, groups, locks(rules))),
+                        () -> desk.notices().say(said));
+    }
+
     /// Ends the search with the best it has.
     void cancel() {
         matching.cancel();

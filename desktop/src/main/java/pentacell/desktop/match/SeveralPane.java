@@ -1,7 +1,10 @@
 package pentacell.desktop.match;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
@@ -31,6 +34,7 @@ final class SeveralPane extends VBox {
     private final Button later = new Button("Later");
     private final Button add = new Button("Add the rules at the left");
     private final ToggleGroup sharing = new ToggleGroup();
+    private Map<String, MatchFigures> figures = Map.of();
     private final FittedTable<Row> table =
             new FittedTable<>(
                     "several-table",
@@ -119,10 +123,18 @@ final class SeveralPane extends VBox {
     }
 
     private Optional<MatchFigures> figures(Row row) {
-        return row.known()
-                .map(pack -> match.cells(pack.groups()))
-                .filter(groups -> !groups.isEmpty())
-                .map(MatchFigures::of);
+        return Optional.ofNullable(figures.get(row.pack()));
+    }
+
+    /// A table asks for its texts again and again: what they say is worked out once.
+    private Map<String, MatchFigures> figuresOf(List<Row> rows) {
+        Map<String, MatchFigures> of = new HashMap<>();
+        for (Row row : rows)
+            row.known()
+                    .map(pack -> match.cells(pack.groups()))
+                    .filter(groups -> !groups.isEmpty())
+                    .ifPresent(groups -> of.put(row.pack(), MatchFigures.of(groups)));
+        return of;
     }
 
     private String figure(Row row, Figure figure) {
@@ -137,7 +149,7 @@ final class SeveralPane extends VBox {
                 .orElse("");
     }
 
-    private void onSelected(java.util.function.Consumer<Row> action) {
+    private void onSelected(Consumer<Row> action) {
         Optional.ofNullable(table.getSelectionModel().getSelectedItem()).ifPresent(action);
     }
 
@@ -154,6 +166,7 @@ final class SeveralPane extends VBox {
     private void show(List<Row> rows) {
         Optional<String> selected =
                 Optional.ofNullable(table.getSelectionModel().getSelectedItem()).map(Row::pack);
+        figures = figuresOf(rows);
         table.getItems().setAll(rows);
         rows.stream()
                 .filter(row -> Optional.of(row.pack()).equals(selected))
@@ -164,8 +177,10 @@ final class SeveralPane extends VBox {
         go.setText(
                 wanted.isEmpty()
                         ? "Match"
-                        : "Match %s, %d cells"
-                                .formatted(Count.of(wanted.size(), "pack", "packs"), cells));
+                        : "Match %s, %s"
+                                .formatted(
+                                        Count.of(wanted.size(), "pack", "packs"),
+                                        Count.of(cells, "cell", "cells")));
         go.setDisable(wanted.isEmpty() || isMatching);
         stop.setVisible(isMatching);
         stop.setManaged(isMatching);

@@ -15,7 +15,6 @@ import pentacell.core.match.MatchOutlook;
 import pentacell.core.match.SearchEffort;
 import pentacell.core.match.TradeOff;
 import pentacell.core.pack.MatchRules;
-import pentacell.core.pack.PackFact;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Job;
@@ -118,22 +117,10 @@ final class TradeOffModel {
 
     /// Takes the match of a point of the curve for the pack in hand.
     void take(TradeOff.Point point) {
-        String pack = match.packNameProperty().get();
-        desk.ledger()
-                .log(
-                        "Match " + pack,
-                        List.of(
-                                new PackFact.GroupsMatched(
-                                        pack,
-                                        point.result().rules(),
-                                        point.result().groups(),
-                                        match.locks(point.result().rules()))),
-                        () ->
-                                desk.notices()
-                                        .say(
-                                                "Took the match within %s."
-                                                        .formatted(
-                                                                Quantity.RESISTANCE.text(
-                                                                        point.limitMilliohms()))));
+        match.take(
+                point.result().rules(),
+                point.result().groups(),
+                "Took the match within %s."
+                        .formatted(Quantity.RESISTANCE.text(point.limitMilliohms())));
     }
 }

@@ -12,6 +12,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
 import pentacell.core.grade.Bins;
 import pentacell.core.grade.Normality;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.ControlRow;
@@ -155,10 +156,10 @@ final class BinsPane extends BorderPane {
         int fullest = bins.counts().indexOf(bins.tallest());
         int held = bins.counts().stream().mapToInt(Integer::intValue).sum();
         Quantity quantity = chosen.isOfHealth() ? Quantity.PERCENT : Quantity.CAPACITY;
-        return "%d of %d cells in bins, most from %s to %s: %d"
+        return "%d of %s in bins, most from %s to %s: %d"
                 .formatted(
                         held,
-                        values.length,
+                        Count.of(values.length, "cell", "cells"),
                         quantity.number(bins.edges().get(fullest), 0),
                         quantity.text(bins.edges().get(fullest + 1), 0),
                         bins.tallest());

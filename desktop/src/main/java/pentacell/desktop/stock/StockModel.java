@@ -100,18 +100,8 @@ final class StockModel {
     /// Brushes the cells that lie within so many σ of the mean of their own model.
     void selectWithin(double sigmas) {
         Map<String, LotStatistics> ofModel = new HashMap<>();
-        shown.get().rows().stream()
-                .map(Row::modelName)
-                .distinct()
-                .forEach(name ->
-                        ofModel.put(
-                                name,
-                                Figures.of(
-                                                name,
-                                                shown.get().rows().stream()
-                                                        .filter(row -> row.modelName().equals(name))
-                                                        .toList())
-                                        .capacity()));
+        byModel(shown.get().rows())
+                .forEach((name, rows) -> ofModel.put(name, Figures.of(name, rows).capacity()));
         select(row ->
                 row.cell().milliampHours().isPresent()
                         && Objects.requireNonNull(ofModel.get(row.modelName()))
@@ -261,10 +251,14 @@ final class StockModel {
     static List<Figures> figures(Shown shown) {
         List<Figures> figures = new ArrayList<>();
         if (!shown.brushed().isEmpty()) figures.add(Figures.of("Brushed", shown.inBrush()));
-        Map<String, List<Row>> byModel = new LinkedHashMap<>();
-        for (Row row : shown.rows())
-            byModel.computeIfAbsent(row.modelName(), name -> new ArrayList<>()).add(row);
-        byModel.forEach((name, rows) -> figures.add(Figures.of(name, rows)));
+        byModel(shown.rows()).forEach((name, rows) -> figures.add(Figures.of(name, rows)));
         return figures;
+    }
+
+    private static Map<String, List<Row>> byModel(List<Row> rows) {
+        Map<String, List<Row>> byModel = new LinkedHashMap<>();
+        for (Row row : rows)
+            byModel.computeIfAbsent(row.modelName(), name -> new ArrayList<>()).add(row);
+        return byModel;
     }
 }
