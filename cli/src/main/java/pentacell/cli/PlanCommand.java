@@ -92,12 +92,13 @@ final class PlanCommand implements Callable<Integer> {
                         ? NeedJson.read(asked.need, cells)
                         : NeedJson.of(
                                 NeedLine.read(String.valueOf(asked.line)), cells.orElse(List.of()));
-        if (asked.line != null && read.need().isEmpty())
+        if (asked.line != null && read.asked().isEmpty())
             throw Usage.wrong(spec, read.problems().get(0).text());
         read.problems().forEach(problem -> errors.println(problem.text()));
-        if (read.need().isEmpty()) return Exit.UNREADABLE_INPUT;
-        PackPlan plan = PackPlanner.plan(read.need().get());
-        Result.give(spec, summary, PlanFiles.json(plan, read.need().get()));
+        if (read.asked().isEmpty()) return Exit.UNREADABLE_INPUT;
+        NeedJson.Asked wanted = read.asked().get();
+        PackPlan plan = PackPlanner.plan(wanted.need(), wanted.supply());
+        Result.give(spec, summary, PlanFiles.json(plan, wanted));
         plan.nearest().ifPresent(sentence -> errors.println("no pack meets this: " + sentence));
         return plan.best().isPresent() ? Exit.DONE : Exit.NO_SOLUTION;
     }

@@ -40,7 +40,8 @@ final class ArchitectureTest {
         "pentacell.core.triage..",
         "pentacell.core.shelf..",
         "pentacell.core.build..",
-        "pentacell.core.circuit.."
+        "pentacell.core.circuit..",
+        "pentacell.core.plan.."
     };
 
     static Stream<Named<ArchRule>> rules() {
@@ -97,6 +98,7 @@ final class ArchitectureTest {
                                         "pentacell.core.grade..",
                                         "pentacell.core.schedule..",
                                         "pentacell.core.triage..",
+                                        "pentacell.core.plan..",
                                         "pentacell.core.build..")
                                 .should()
                                 .dependOnClassesThat()
@@ -110,6 +112,7 @@ final class ArchitectureTest {
                                         "pentacell.core.cell..",
                                         "pentacell.core.donor..",
                                         "pentacell.core.imports..",
+                                        "pentacell.core.need..",
                                         "pentacell.core.pack..",
                                         "pentacell.core.school..")
                                 .should()

@@ -9,6 +9,7 @@ import pentacell.core.donor.Donors;
 import pentacell.core.donor.Purchases;
 import pentacell.core.imports.ImportedFiles;
 import pentacell.core.journal.Act;
+import pentacell.core.need.Plans;
 import pentacell.core.pack.Packs;
 import pentacell.core.school.Grading;
 import pentacell.core.school.Schools;
@@ -28,6 +29,7 @@ public final class Chapters {
                     Schools.CHAPTER,
                     Bench.CHAPTER,
                     Grading.CHAPTER,
+                    Plans.CHAPTER,
                     Packs.CHAPTER,
                     ImportedFiles.CHAPTER);
 

@@ -5,10 +5,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.need.LoadItem;
+import pentacell.core.need.Losses;
+import pentacell.core.need.Need;
+import pentacell.core.need.Window;
 import pentacell.core.unit.NumberText;
 
 /// A need as it is typed in one line: `60w peak 150w 8h 10.5-15v`, or `250w 12wh/km 40km 30-42v lfp
@@ -141,28 +144,32 @@ public record NeedLine(
         }
     }
 
-    /// The need, of cells as given.
+    /// The need as typed, on top of what is known of it already.
     ///
+    /// @param before what was said of it before; what the line does not name stays
     /// @throws IllegalArgumentException when a figure cannot be; when there are problems
-    public Need need(Need.PlanCell cell, OptionalInt mostCells, Chemistry otherwise) {
+    public Need need(Optional<Need> before, Chemistry otherwise) {
         if (!problems.isEmpty()) throw new IllegalArgumentException(problems.get(0));
         double steady = steadyWatts.orElseThrow();
-        return new Need(
-                chemistry.orElse(otherwise),
-                lowTripVolts.orElse(0),
-                highTripVolts.orElseThrow(),
-                new Need.Power(
-                        steady,
-                        Math.max(steady, peakWatts.orElse(steady)),
-                        efficiency.orElse(1),
-                        idleWatts.orElse(0),
-                        wattHoursPerKilometre),
-                hours,
-                kilometres,
-                cell,
-                mostCells,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
+        Window window = new Window(lowTripVolts.orElse(0), highTripVolts.orElseThrow());
+        LoadItem load = new LoadItem("", steady, 1, Math.max(steady, peakWatts.orElse(steady)));
+        Need base =
+                before.orElseGet(() -> Need.of(chemistry.orElse(otherwise), window, List.of(load)));
+        Losses losses =
+                new Losses(
+                        efficiency.orElse(base.losses().efficiency()),
+                        idleWatts.orElse(base.losses().idleWatts()));
+        return base.with(need ->
+                need.chemistry(chemistry.orElse(base.chemistry()))
+                        .said(window)
+                        .measured(Optional.empty())
+                        .loads(List.of(load))
+                        .losses(losses)
+                        .hours(hours.isPresent() ? hours : base.hours())
+                        .wattHoursPerKilometre(
+                                wattHoursPerKilometre.isPresent()
+                                        ? wattHoursPerKilometre
+                                        : base.wattHoursPerKilometre())
+                        .kilometres(kilometres.isPresent() ? kilometres : base.kilometres()));
     }
 }

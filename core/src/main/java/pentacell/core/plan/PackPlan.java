@@ -1,8 +1,11 @@
 package pentacell.core.plan;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.unit.Count;
+import pentacell.core.unit.Quantity;
 
 /// The packs that could meet a need, and those beside them that could not.
 ///
@@ -10,8 +13,41 @@ import java.util.OptionalDouble;
 /// @param best the lightest that meets all; of those the one that leaves least energy inside
 /// @param nearest when none does: what could be met, in words
 public record PackPlan(List<Option> options, Optional<Option> best, Optional<String> nearest) {
+    /// The fewest cells first; of those the pack that leaves least energy inside.
+    public static final Comparator<Option> FITTEST_FIRST =
+            Comparator.comparingInt(Option::cells)
+                    .thenComparingDouble(option -> -option.usableShare())
+                    .thenComparingInt(Option::series);
+
     public PackPlan {
         options = List.copyOf(options);
+    }
+
+    /// All of them: those that meet the need by their fitness, then the others by how little stands
+    /// in their way.
+    public List<Option> ranked() {
+        return options.stream()
+                .sorted(
+                        Comparator.comparingInt((Option option) -> option.obstacles().size())
+                                .thenComparing(FITTEST_FIRST))
+                .toList();
+    }
+
+    /// Why a pack stands where it does among the others, in words.
+    public String why(Option option) {
+        if (!option.isFeasible()) return option.obstacles().get(0).sentence();
+        if (best.isEmpty() || best.get().equals(option))
+            return "the fewest cells that meet everything";
+        int more = option.cells() - best.get().cells();
+        double inside = option.usableShare() - best.get().usableShare();
+        return (more == 0 ? "as many cells as " : Count.of(more, "cell", "cells") + " more than ")
+                + best.get().arrangement()
+                + (Math.abs(inside) < 0.005
+                        ? ""
+                        : "; %s more of its energy is %s"
+                                .formatted(
+                                        Quantity.PERCENT.text(100 * Math.abs(inside), 0),
+                                        inside > 0 ? "usable" : "left inside"));
     }
 
     /// A pack.
@@ -50,6 +86,11 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
             return series * parallel;
         }
 
+        /// Such as `7S10P`.
+        public String arrangement() {
+            return series + "S" + parallel + "P";
+        }
+
         public boolean isFeasible() {
             return obstacles.isEmpty();
         }
@@ -61,16 +102,4 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
     /// @param figure what the pack has
     /// @param sentence both in words
     public record Obstacle(Check check, double limit, double figure, String sentence) {}
-
-    /// What is looked at, in the order it is.
-    public enum Check {
-        HIGH_TRIP,
-        LOW_TRIP,
-        STEADY_CURRENT,
-        PEAK_CURRENT,
-        HOURS,
-        KILOMETRES,
-        BOX,
-        CELLS
-    }
 }

@@ -5,13 +5,16 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.CircuitCell;
 import pentacell.core.circuit.Discharged;
 import pentacell.core.circuit.Load;
 import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.plan.PackPlan.Check;
+import pentacell.core.need.Chosen;
+import pentacell.core.need.MeanCell;
+import pentacell.core.need.Need;
 import pentacell.core.plan.PackPlan.Obstacle;
 import pentacell.core.plan.PackPlan.Option;
 import pentacell.core.unit.Count;
@@ -31,21 +34,28 @@ public final class PackPlanner {
     private static final double OVER_CELLS = 1.15;
 
     private final Need need;
+    private final CellSupply supply;
     private final Chemistry chemistry;
     private final int mostInBox;
 
-    private PackPlanner(Need need) {
+    private PackPlanner(Need need, CellSupply supply) {
         this.need = need;
+        this.supply = supply;
         chemistry = need.chemistry();
         mostInBox =
                 need.box()
-                        .map(box -> BoxFit.most(need.cell().format(), box))
+                        .map(box -> BoxFit.most(supply.format(), box, need.packing()))
                         .orElse(Integer.MAX_VALUE);
     }
 
     /// The packs for a need.
-    public static PackPlan plan(Need need) {
-        return new PackPlanner(need).plan();
+    public static PackPlan plan(Need need, CellSupply supply) {
+        return new PackPlanner(need, supply).plan();
+    }
+
+    /// A pack of any size, and what stands in its way.
+    public static Option option(Need need, CellSupply supply, Chosen pack) {
+        return new PackPlanner(need, supply).option(pack.series(), pack.parallel());
     }
 
     /// What a pack is emptied to, in V a cell: the model's own limit lies lower, but there is
@@ -57,22 +67,28 @@ public final class PackPlanner {
         };
     }
 
+    /// Cells there are, without those kept for repairs.
+    private OptionalInt available() {
+        return supply.most().isPresent()
+                ? OptionalInt.of(Math.max(0, supply.most().getAsInt() - need.spares()))
+                : OptionalInt.empty();
+    }
+
     private PackPlan plan() {
-        int most = (int) Math.floor(need.highTripVolts() / chemistry.chargeLimitVolts() + 1e-9);
+        int most =
+                (int)
+                        Math.floor(
+                                need.window().highTripVolts() / chemistry.chargeLimitVolts()
+                                        + 1e-9);
         int least = 1;
-        while (least <= MOST_SERIES && least * chemistry.chargeLimitVolts() <= need.lowTripVolts())
-            least++;
+        while (least <= MOST_SERIES
+                && least * chemistry.chargeLimitVolts() <= need.window().lowTripVolts()) least++;
         List<Option> options = new ArrayList<>();
         int from = Math.max(1, Math.min(least, most + 1) - 1);
         int to = Math.min(MOST_SERIES, Math.max(most, least) + 1);
         for (int series = from; series <= to; series++) options.addAll(of(series));
         Optional<Option> best =
-                options.stream()
-                        .filter(Option::isFeasible)
-                        .min(
-                                Comparator.comparingInt(Option::cells)
-                                        .thenComparingDouble(option -> -option.usableShare())
-                                        .thenComparingInt(Option::series));
+                options.stream().filter(Option::isFeasible).min(PackPlan.FITTEST_FIRST);
         return new PackPlan(
                 options, best, best.isPresent() ? Optional.empty() : Optional.of(nearest(options)));
     }
@@ -91,7 +107,7 @@ public final class PackPlanner {
         for (int parallel = Math.max(1, enough - 1); parallel <= enough + 1; parallel++)
             if (parallel <= MOST_PARALLEL) options.add(option(series, parallel));
         // what there is, when that is less than it takes
-        int there = Math.min(mostInBox, need.mostCells().orElse(Integer.MAX_VALUE)) / series;
+        int there = Math.min(mostInBox, available().orElse(Integer.MAX_VALUE)) / series;
         if (there >= 1 && there < enough - 1) options.add(0, option(series, there));
         return options;
     }
@@ -120,18 +136,20 @@ public final class PackPlanner {
     private Option option(int series, int parallel) {
         double full = series * chemistry.chargeLimitVolts();
         double empty = series * emptyVolts(chemistry);
-        double lowest = Math.max(need.lowTripVolts(), empty);
-        double steady = need.load().steadyFromPack();
+        double lowest = Math.max(need.window().lowTripVolts(), empty);
+        double steady = need.steadyFromPack();
         double cells = (double) series * parallel;
-        double usable = wattHours(lowest / series, steady / cells) * cells;
-        double all = wattHours(empty / series, steady / cells) * cells;
+        MeanCell cell = supply.mean(series * parallel);
+        double usable = wattHours(cell, lowest / series, steady / cells) * cells;
+        double all =
+                lowest > empty ? wattHours(cell, empty / series, steady / cells) * cells : usable;
         double hours = usable / steady;
         OptionalDouble kilometres =
-                need.load().wattHoursPerKilometre().isPresent()
+                need.wattHoursPerKilometre().isPresent()
                         ? OptionalDouble.of(
                                 usable
-                                        * need.load().efficiency()
-                                        / need.load().wattHoursPerKilometre().getAsDouble())
+                                        * need.losses().efficiency()
+                                        / need.wattHoursPerKilometre().getAsDouble())
                         : OptionalDouble.empty();
         Option option =
                 new Option(
@@ -144,14 +162,14 @@ public final class PackPlanner {
                         hours,
                         kilometres,
                         steady / lowest / parallel,
-                        need.load().peakFromPack() / lowest / parallel,
-                        cells * need.cell().grams() * OVER_CELLS / 1000,
-                        need.cell().price().isPresent()
-                                ? OptionalDouble.of(cells * need.cell().price().getAsDouble())
+                        need.peakFromPack() / lowest / parallel,
+                        cells * cell.grams() * OVER_CELLS / 1000,
+                        cell.price().isPresent()
+                                ? OptionalDouble.of(cells * cell.price().getAsDouble())
                                 : OptionalDouble.empty(),
                         need.box().map(box -> cells <= mostInBox),
                         List.of());
-        return with(option, obstacles(option));
+        return with(option, obstacles(option, cell));
     }
 
     private static Option with(Option option, List<Obstacle> obstacles) {
@@ -174,9 +192,9 @@ public final class PackPlanner {
 
     /// What a cell gives from full at a constant power until it reaches a voltage under that load,
     /// in Wh.
-    private double wattHours(double endVolts, double watts) {
-        CircuitCell cell = new CircuitCell(need.cell().ampHours(), need.cell().ohms());
-        double hours = need.cell().ampHours() * chemistry.nominalVolts() / watts;
+    private double wattHours(MeanCell mean, double endVolts, double watts) {
+        CircuitCell cell = new CircuitCell(mean.ampHours(), mean.ohms());
+        double hours = mean.ampHours() * chemistry.nominalVolts() / watts;
         Discharged given =
                 PackSimulation.discharge(
                         List.of(List.of(cell)),
@@ -188,42 +206,42 @@ public final class PackPlanner {
         return given.wattHours();
     }
 
-    private List<Obstacle> obstacles(Option option) {
+    private List<Obstacle> obstacles(Option option, MeanCell cell) {
         List<Obstacle> obstacles = new ArrayList<>();
-        String arrangement = option.series() + "S" + option.parallel() + "P";
-        if (option.fullVolts() > need.highTripVolts() + 1e-9)
+        String arrangement = option.arrangement();
+        if (option.fullVolts() > need.window().highTripVolts() + 1e-9)
             obstacles.add(
                     new Obstacle(
                             Check.HIGH_TRIP,
-                            need.highTripVolts(),
+                            need.window().highTripVolts(),
                             option.fullVolts(),
                             "%dS is full at %s, the device bears %s"
                                     .formatted(
                                             option.series(),
                                             volts(option.fullVolts()),
-                                            volts(need.highTripVolts()))));
-        if (option.fullVolts() <= need.lowTripVolts() || option.usableWattHours() <= 0)
+                                            volts(need.window().highTripVolts()))));
+        if (option.fullVolts() <= need.window().lowTripVolts() || option.usableWattHours() <= 0)
             obstacles.add(
                     new Obstacle(
                             Check.LOW_TRIP,
-                            need.lowTripVolts(),
+                            need.window().lowTripVolts(),
                             option.fullVolts(),
                             "%dS is full at %s: under this load the device, which stops at %s, gets nothing from it"
                                     .formatted(
                                             option.series(),
                                             volts(option.fullVolts()),
-                                            volts(need.lowTripVolts()))));
+                                            volts(need.window().lowTripVolts()))));
         current(
                 obstacles,
                 Check.STEADY_CURRENT,
-                need.cell().maxContinuousAmps(),
+                cell.maxContinuousAmps(),
                 option.steadyAmps(),
                 arrangement,
                 "for long");
         current(
                 obstacles,
                 Check.PEAK_CURRENT,
-                need.cell().maxPeakAmps(),
+                cell.maxPeakAmps(),
                 option.peakAmps(),
                 arrangement,
                 "for moments");
@@ -261,17 +279,17 @@ public final class PackPlanner {
                             option.cells(),
                             "%s is %s, the box takes %d"
                                     .formatted(arrangement, cells(option.cells()), mostInBox)));
-        if (need.mostCells().isPresent() && option.cells() > need.mostCells().getAsInt())
+        if (available().isPresent() && option.cells() > available().getAsInt())
             obstacles.add(
                     new Obstacle(
                             Check.CELLS,
-                            need.mostCells().getAsInt(),
+                            available().getAsInt(),
                             option.cells(),
                             "%s is %s, the stock has %d"
                                     .formatted(
                                             arrangement,
                                             cells(option.cells()),
-                                            need.mostCells().getAsInt())));
+                                            available().getAsInt())));
         return obstacles;
     }
 
@@ -307,11 +325,14 @@ public final class PackPlanner {
                                                         || each.check() == Check.LOW_TRIP));
         if (!isAnyInWindow) {
             double full =
-                    (Math.floor(need.lowTripVolts() / chemistry.chargeLimitVolts() + 1e-9) + 1)
+                    (Math.floor(need.window().lowTripVolts() / chemistry.chargeLimitVolts() + 1e-9)
+                                    + 1)
                             * chemistry.chargeLimitVolts();
             return "no number of groups stays inside %s to %s; with a high trip of %s one does"
                     .formatted(
-                            volts(need.lowTripVolts()), volts(need.highTripVolts()), volts(full));
+                            volts(need.window().lowTripVolts()),
+                            volts(need.window().highTripVolts()),
+                            volts(full));
         }
         return options.stream()
                 .filter(option ->
@@ -345,11 +366,9 @@ public final class PackPlanner {
 
     /// What keeps it from being larger.
     private String room() {
-        if (mostInBox <= need.mostCells().orElse(Integer.MAX_VALUE) && need.box().isPresent())
+        if (mostInBox <= available().orElse(Integer.MAX_VALUE) && need.box().isPresent())
             return "; the box takes " + cells(mostInBox);
-        return need.mostCells().isPresent()
-                ? "; the stock has " + cells(need.mostCells().getAsInt())
-                : "";
+        return available().isPresent() ? "; the stock has " + cells(available().getAsInt()) : "";
     }
 
     private static String cells(int count) {

@@ -38,6 +38,10 @@ public enum Quantity {
     MASS("kg", 2),
     /// A length in mm.
     LENGTH("mm", 1),
+    /// A distance on the road, in km.
+    DISTANCE("km", 1),
+    /// Power in W.
+    POWER("W", 0),
     /// Time in minutes.
     MINUTES("min", 0),
     /// One figure over another.

@@ -6,13 +6,12 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.need.Need;
 
 /// A need in one line.
 final class NeedLineTest {
@@ -42,9 +41,9 @@ final class NeedLineTest {
         assertEquals(OptionalDouble.of(0.85), line.efficiency());
         assertEquals(OptionalDouble.of(5), line.idleWatts());
         assertEquals(Optional.of(Chemistry.LFP), line.chemistry());
-        Need need = line.need(cell(), OptionalInt.of(70), Chemistry.NMC);
+        Need need = line.need(Optional.empty(), Chemistry.NMC);
         assertEquals(Chemistry.LFP, need.chemistry());
-        assertEquals(250 / 0.85 + 5, need.load().steadyFromPack(), 1e-9);
+        assertEquals(250 / 0.85 + 5, need.steadyFromPack(), 1e-9);
     }
 
     @ParameterizedTest(name = "{0}")
@@ -61,12 +60,6 @@ final class NeedLineTest {
                 line.problems().stream().anyMatch(each -> each.contains(words)),
                 line.problems().toString());
         assertThrows(
-                IllegalArgumentException.class,
-                () -> line.need(cell(), OptionalInt.empty(), Chemistry.NMC));
-    }
-
-    private static Need.PlanCell cell() {
-        return new Need.PlanCell(
-                2, 0.05, 1, 2, 45, CellFormat.parse("18650").orElseThrow(), OptionalDouble.empty());
+                IllegalArgumentException.class, () -> line.need(Optional.empty(), Chemistry.NMC));
     }
 }

@@ -24,31 +24,37 @@ import pentacell.core.circuit.Discharged;
 import pentacell.core.circuit.Load;
 import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.plan.Need.Box;
-import pentacell.core.plan.Need.PlanCell;
-import pentacell.core.plan.Need.Power;
-import pentacell.core.plan.PackPlan.Check;
+import pentacell.core.need.Board;
+import pentacell.core.need.Box;
+import pentacell.core.need.Charger;
+import pentacell.core.need.LoadItem;
+import pentacell.core.need.Losses;
+import pentacell.core.need.MeanCell;
+import pentacell.core.need.Need;
+import pentacell.core.need.Packing;
+import pentacell.core.need.Window;
 import pentacell.core.plan.PackPlan.Option;
 
 /// Packs from a need: common practice, the circuit simulated whole, and what must hold of any need.
 final class PackPlannerTest {
     private static final CellFormat CAN = CellFormat.parse("18650").orElseThrow();
-    private static final PlanCell CELL =
-            new PlanCell(2.2, 0.055, 1.1, 2.2, 45, CAN, OptionalDouble.of(1.5));
+    private static final MeanCell CELL =
+            new MeanCell(2.2, 0.055, 1.1, 2.2, 45, CAN, OptionalDouble.of(1.5));
+
+    private static final CellSupply SUPPLY = CellSupply.assumed(CELL, OptionalInt.empty());
+
+    private static Need plain(double low, double high, double watts, double peak) {
+        return Need.of(
+                Chemistry.NMC, new Window(low, high), List.of(new LoadItem("", watts, 1, peak)));
+    }
 
     private static Need need(Chemistry chemistry, double low, double high, double watts) {
-        return new Need(
-                chemistry,
-                low,
-                high,
-                new Power(watts, 2 * watts, 1, 0, OptionalDouble.empty()),
-                OptionalDouble.of(6),
-                OptionalDouble.empty(),
-                CELL,
-                OptionalInt.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
+        return plain(low, high, watts, 2 * watts)
+                .with(need -> need.chemistry(chemistry).hours(OptionalDouble.of(6)));
+    }
+
+    private static PackPlan plan(Need need) {
+        return PackPlanner.plan(need, SUPPLY);
     }
 
     private static List<Option> feasible(PackPlan plan) {
@@ -69,7 +75,7 @@ final class PackPlannerTest {
         "LFP, 40, 59, 16"
     })
     void theWindowSaysHowMany(Chemistry chemistry, double low, double high, int series) {
-        PackPlan plan = PackPlanner.plan(need(chemistry, low, high, 60));
+        PackPlan plan = plan(need(chemistry, low, high, 60));
         int most = feasible(plan).stream().mapToInt(Option::series).max().orElse(0);
         assertEquals(series, most);
         Option over =
@@ -83,10 +89,10 @@ final class PackPlannerTest {
     @Test
     @DisplayName("3S at a device that stops at 10.5 V leaves a good part inside (common practice)")
     void aHighLowTripLeavesEnergyInside() {
-        Option option = feasible(PackPlanner.plan(need(Chemistry.NMC, 10.5, 15, 30))).get(0);
+        Option option = feasible(plan(need(Chemistry.NMC, 10.5, 15, 30))).get(0);
         assertEquals(3, option.series());
         assertTrue(option.usableShare() > 0.6 && option.usableShare() < 0.9, option.toString());
-        Option lower = feasible(PackPlanner.plan(need(Chemistry.NMC, 8, 15, 30))).get(0);
+        Option lower = feasible(plan(need(Chemistry.NMC, 8, 15, 30))).get(0);
         assertEquals(1, lower.usableShare());
         assertEquals(9, lower.emptyVolts());
     }
@@ -95,7 +101,7 @@ final class PackPlannerTest {
     @DisplayName("7S: 29.4 V full, 21 V empty (common practice)")
     void sevenGroups() {
         Option option =
-                PackPlanner.plan(need(Chemistry.NMC, 20, 30, 100)).options().stream()
+                plan(need(Chemistry.NMC, 20, 30, 100)).options().stream()
                         .filter(each -> each.series() == 7)
                         .findFirst()
                         .orElseThrow();
@@ -110,7 +116,7 @@ final class PackPlannerTest {
         Chemistry chemistry = random.nextBoolean() ? Chemistry.NMC : Chemistry.LFP;
         double low = chemistry == Chemistry.NMC ? 18 + 6 * random.nextDouble() : 20;
         Need need = need(chemistry, low, 30, 40 + random.nextInt(200));
-        Option option = PackPlanner.plan(need).best().orElseThrow();
+        Option option = plan(need).best().orElseThrow();
         List<CircuitCell> group =
                 Collections.nCopies(
                         option.parallel(), new CircuitCell(CELL.ampHours(), CELL.ohms()));
@@ -118,7 +124,7 @@ final class PackPlannerTest {
                 PackSimulation.discharge(
                         Collections.nCopies(option.series(), group),
                         RestCurve.of(chemistry).curve(),
-                        new Load.Watts(need.load().steadyFromPack()),
+                        new Load.Watts(need.steadyFromPack()),
                         Math.max(low, option.emptyVolts()) / option.series(),
                         10,
                         (t, volts, amps, each) -> {});
@@ -135,7 +141,7 @@ final class PackPlannerTest {
                         15 + 10 * random.nextDouble(),
                         30 + 30 * random.nextDouble(),
                         20 + 400 * random.nextDouble());
-        PackPlan plan = PackPlanner.plan(need);
+        PackPlan plan = plan(need);
         for (int series = 1; series < 20; series++) {
             int of = series;
             List<Option> options =
@@ -151,7 +157,7 @@ final class PackPlannerTest {
             assertFalse(one.isFeasible());
         }
         for (Option each : feasible(plan)) {
-            assertTrue(each.fullVolts() <= need.highTripVolts() + 1e-9);
+            assertTrue(each.fullVolts() <= need.window().highTripVolts() + 1e-9);
             assertTrue(each.steadyAmps() <= CELL.maxContinuousAmps() + 1e-9);
             assertTrue(each.peakAmps() <= CELL.maxPeakAmps() + 1e-9);
             assertTrue(each.hours() >= 6);
@@ -161,47 +167,28 @@ final class PackPlannerTest {
 
     @Test
     void anInverterDrawsMoreFromThePackAndIdles() {
-        Power power = new Power(100, 300, 0.8, 5, OptionalDouble.of(10));
-        assertEquals(130, power.steadyFromPack(), 1e-12);
-        assertEquals(380, power.peakFromPack(), 1e-12);
+        Need need = plain(20, 30, 100, 300).with(change -> change.losses(new Losses(0.8, 5)));
+        assertEquals(130, need.steadyFromPack(), 1e-12);
+        assertEquals(380, need.peakFromPack(), 1e-12);
     }
 
     @Test
     void kilometresCountAtTheWheel() {
         Need need =
-                new Need(
-                        Chemistry.NMC,
-                        30,
-                        43,
-                        new Power(150, 350, 0.9, 0, OptionalDouble.of(9)),
-                        OptionalDouble.empty(),
-                        OptionalDouble.of(40),
-                        CELL,
-                        OptionalInt.empty(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty());
-        Option best = PackPlanner.plan(need).best().orElseThrow();
+                plain(30, 43, 150, 350)
+                        .with(change ->
+                                change.losses(new Losses(0.9, 0))
+                                        .wattHoursPerKilometre(OptionalDouble.of(9))
+                                        .kilometres(OptionalDouble.of(40)));
+        Option best = plan(need).best().orElseThrow();
         assertEquals(best.usableWattHours() * 0.9 / 9, best.kilometres().orElseThrow(), 1e-9);
         assertTrue(best.kilometres().orElseThrow() >= 40);
     }
 
     @Test
     void tooFewCellsSayHowLongTheyWouldLast() {
-        Need few =
-                new Need(
-                        Chemistry.NMC,
-                        20,
-                        30,
-                        new Power(60, 60, 1, 0, OptionalDouble.empty()),
-                        OptionalDouble.of(50),
-                        OptionalDouble.empty(),
-                        CELL,
-                        OptionalInt.of(70),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty());
-        PackPlan plan = PackPlanner.plan(few);
+        Need few = plain(20, 30, 60, 60).with(change -> change.hours(OptionalDouble.of(50)));
+        PackPlan plan = PackPlanner.plan(few, CellSupply.assumed(CELL, OptionalInt.of(70)));
         assertTrue(plan.best().isEmpty());
         assertTrue(
                 plan.nearest().orElseThrow().startsWith("7S10P comes nearest: "), plan.toString());
@@ -209,7 +196,7 @@ final class PackPlannerTest {
 
     @Test
     void aWindowThatNothingFitsSaysWhichWould() {
-        PackPlan plan = PackPlanner.plan(need(Chemistry.NMC, 12.7, 14, 10));
+        PackPlan plan = plan(need(Chemistry.NMC, 12.7, 14, 10));
         assertTrue(plan.best().isEmpty());
         assertTrue(plan.nearest().orElseThrow().contains("16.8"), plan.nearest().toString());
         assertFalse(plan.options().isEmpty());
@@ -225,64 +212,48 @@ final class PackPlannerTest {
         "10, 10, 10, 0"
     })
     void cansInABox(double length, double width, double height, int cans) {
-        assertEquals(cans, BoxFit.most(CAN, new Box(length, width, height)));
+        assertEquals(cans, BoxFit.most(CAN, new Box(length, width, height), Packing.USUAL));
     }
 
     @Test
     void nestedRowsTakeMoreWhereTheyCan() {
         // 199 mm take ten rows square of ten; nested eleven rows of ten and nine
         Box box = new Box(10 * 19.5 + 4, 19.5 + 10 * 19.5 * Math.sqrt(3) / 2 + 4.01, 73);
-        assertEquals(6 * 10 + 5 * 9, BoxFit.most(CAN, box));
+        assertEquals(6 * 10 + 5 * 9, BoxFit.most(CAN, box, Packing.USUAL));
         assertEquals(
-                BoxFit.most(CAN, box),
+                BoxFit.most(CAN, box, Packing.USUAL),
                 BoxFit.most(
                         CAN,
                         new Box(
                                 box.heightMillimetres(),
                                 box.lengthMillimetres(),
-                                box.widthMillimetres())));
+                                box.widthMillimetres()),
+                        Packing.USUAL));
     }
 
     @Test
     void aNeedThatCannotBeIsRefused() {
         assertThrows(IllegalArgumentException.class, () -> need(Chemistry.NMC, 15, 10, 10));
-        assertThrows(
-                IllegalArgumentException.class,
-                () -> new Power(0, 1, 1, 0, OptionalDouble.empty()));
-        assertThrows(
-                IllegalArgumentException.class,
-                () -> new Power(10, 5, 1, 0, OptionalDouble.empty()));
-        assertThrows(
-                IllegalArgumentException.class,
-                () -> new Power(10, 10, 1.1, 0, OptionalDouble.empty()));
+        assertThrows(IllegalArgumentException.class, () -> plain(20, 30, 0, 1));
+        assertThrows(IllegalArgumentException.class, () -> plain(20, 30, 10, 5));
+        assertThrows(IllegalArgumentException.class, () -> new Losses(1.1, 0));
         assertThrows(IllegalArgumentException.class, () -> new Box(1, Double.NaN, 1));
     }
 
-    private static Need with(Optional<Need.Charger> charger, Optional<Need.Board> board) {
-        Need plain = need(Chemistry.NMC, 20, 30, 100);
-        return new Need(
-                plain.chemistry(),
-                plain.lowTripVolts(),
-                plain.highTripVolts(),
-                plain.load(),
-                plain.hours(),
-                plain.kilometres(),
-                plain.cell(),
-                plain.mostCells(),
-                plain.box(),
-                charger,
-                board);
+    private static Need with(Optional<Charger> charger, Optional<Board> board) {
+        return need(Chemistry.NMC, 20, 30, 100)
+                .with(change -> change.charger(charger).board(board));
     }
 
     private static Option sevenGroupsFor(Need need) {
-        return PackPlanner.plan(need).options().stream()
+        return plan(need).options().stream()
                 .filter(option -> option.series() == 7 && option.isFeasible())
                 .findFirst()
                 .orElseThrow();
     }
 
     private static List<String> cautions(Need need) {
-        return PackCautions.of(sevenGroupsFor(need), need).stream()
+        return PackChecks.cautions(sevenGroupsFor(need), need, SUPPLY).stream()
                 .map(each -> each.check().name())
                 .toList();
     }
@@ -299,7 +270,7 @@ final class PackPlannerTest {
     void aChargerIsHeldAgainstThePack(double volts, double amps, double watts, String check) {
         Need need =
                 with(
-                        Optional.of(new Need.Charger(volts, amps, OptionalDouble.of(watts))),
+                        Optional.of(new Charger(volts, amps, OptionalDouble.of(watts))),
                         Optional.empty());
         assertEquals(check.isEmpty() ? List.of() : List.of(check), cautions(need));
     }
@@ -307,11 +278,11 @@ final class PackPlannerTest {
     @Test
     void aSupplyThatIsTooSmallSaysAtWhatCurrentItTrips() {
         Need need =
-                with(
-                        Optional.of(new Need.Charger(29.4, 5, OptionalDouble.of(150))),
-                        Optional.empty());
+                with(Optional.of(new Charger(29.4, 5, OptionalDouble.of(150))), Optional.empty());
         assertEquals(
-                0.8 * 150 / 29.4, PackCautions.of(sevenGroupsFor(need), need).get(0).limit(), 1e-9);
+                0.8 * 150 / 29.4,
+                PackChecks.cautions(sevenGroupsFor(need), need, SUPPLY).get(0).limitNumber(),
+                1e-9);
     }
 
     @ParameterizedTest
@@ -333,19 +304,17 @@ final class PackPlannerTest {
         Need need =
                 with(
                         Optional.empty(),
-                        Optional.of(new Need.Board(series, chemistry, amps, peak, leads)));
+                        Optional.of(new Board(series, chemistry, amps, peak, leads)));
         assertEquals(check.isEmpty() ? List.of() : List.of(check), cautions(need));
     }
 
     @Test
     void aChargeTakesItsAmpHoursAndTheTaper() {
         Need need =
-                with(
-                        Optional.of(new Need.Charger(29.4, 5, OptionalDouble.empty())),
-                        Optional.empty());
+                with(Optional.of(new Charger(29.4, 5, OptionalDouble.empty())), Optional.empty());
         Option option = sevenGroupsFor(need);
         double bare = option.parallel() * CELL.ampHours() / 5;
-        double hours = PackCautions.chargeHours(option, need).orElseThrow();
+        double hours = ChargeChecks.chargeHours(option, need, SUPPLY).orElseThrow();
         assertTrue(hours > 0.9 * bare && hours < 1.4 * bare, hours + " of " + bare);
     }
 }

@@ -33,6 +33,13 @@ import pentacell.core.donor.WarningSign;
 import pentacell.core.imports.ImportFact;
 import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
+import pentacell.core.need.Chosen;
+import pentacell.core.need.LoadItem;
+import pentacell.core.need.Need;
+import pentacell.core.need.Part;
+import pentacell.core.need.PartPrice;
+import pentacell.core.need.PlanFact;
+import pentacell.core.need.Window;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Selection;
@@ -60,7 +67,8 @@ final class RandomFacts {
                     ? new Amendment.EntryStruck(sequence, "test")
                     : new Amendment.EntryCorrected(sequence, ofCell());
         }
-        return switch (random.nextInt(11)) {
+        return switch (random.nextInt(12)) {
+            case 11 -> ofPlanning();
             case 10 -> ofGrading();
             case 0 -> ofCatalogueOrTrays();
             case 1 -> ofPurchases();
@@ -185,6 +193,29 @@ final class RandomFacts {
             case 1 -> new PackFact.CellsSwapped(pack, cell(), cell());
             case 2 -> new PackFact.CellLock(pack, cell(), pick(List.of(PackFact.Lock.values())));
             default -> new PackFact.CellPicked(pack, cell(), pick(List.of(PackFact.Pick.values())));
+        };
+    }
+
+    private Fact ofPlanning() {
+        String pack = name();
+        return switch (random.nextInt(4)) {
+            case 0 ->
+                    new PlanFact.PackChosen(
+                            pack, new Chosen(random.nextInt(1, 9), random.nextInt(1, 9)));
+            case 1 -> new PlanFact.PlanDropped(pack);
+            case 2 ->
+                    new PlanFact.PartsPriced(
+                            List.of(
+                                    new PartPrice(
+                                            pick(List.of(Part.values())),
+                                            new Price(random.nextInt(1, 9), "EUR"))));
+            default ->
+                    new PlanFact.NeedStated(
+                            pack,
+                            Need.of(
+                                    pick(List.of(Chemistry.values())),
+                                    new Window(10, random.nextInt(12, 30)),
+                                    List.of(new LoadItem(name(), random.nextInt(1, 90), 1, 100))));
         };
     }
 

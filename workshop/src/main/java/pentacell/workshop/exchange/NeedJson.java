@@ -12,12 +12,15 @@ import org.jspecify.annotations.Nullable;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.match.Candidate;
-import pentacell.core.plan.Need;
-import pentacell.core.plan.Need.Board;
-import pentacell.core.plan.Need.Box;
-import pentacell.core.plan.Need.Charger;
-import pentacell.core.plan.Need.PlanCell;
-import pentacell.core.plan.Need.Power;
+import pentacell.core.need.Board;
+import pentacell.core.need.Box;
+import pentacell.core.need.Charger;
+import pentacell.core.need.LoadItem;
+import pentacell.core.need.Losses;
+import pentacell.core.need.MeanCell;
+import pentacell.core.need.Need;
+import pentacell.core.need.Window;
+import pentacell.core.plan.CellSupply;
 import pentacell.core.plan.NeedLine;
 import pentacell.workshop.exchange.CellTable.Problem;
 import tools.jackson.core.JacksonException;
@@ -26,11 +29,6 @@ import tools.jackson.databind.json.JsonMapper;
 
 /// A need as a file: what a pack must power, in JSON.
 public final class NeedJson {
-    /// A salvaged cell gives half its capacity an hour for long and all of it for moments, where
-    /// nothing else is said (common practice).
-    private static final double CONTINUOUS_AN_HOUR = 0.5;
-
-    private static final double PEAK_AN_HOUR = 1;
     private static final String USUAL_FORMAT = "18650";
 
     private final String fileName;
@@ -40,11 +38,14 @@ public final class NeedJson {
         this.fileName = fileName;
     }
 
-    /// A need as it was read.
+    /// A need as it was read, and the cells to meet it with.
     ///
-    /// @param need empty when something is wrong
+    /// @param asked empty when something is wrong
     /// @param problems what is wrong, with the name of the field
-    public record Read(Optional<Need> need, List<Problem> problems) {}
+    public record Read(Optional<Asked> asked, List<Problem> problems) {}
+
+    /// A need and its cells.
+    public record Asked(Need need, CellSupply supply) {}
 
     /// What the cells of a stock come to.
     ///
@@ -75,7 +76,7 @@ public final class NeedJson {
     ///   are passed over
     public static Read read(Path file, Optional<List<Candidate>> stock) {
         NeedJson reader = new NeedJson(String.valueOf(file.getFileName()));
-        Optional<Need> need = Optional.empty();
+        Optional<Asked> need = Optional.empty();
         try {
             JsonNode root = JsonMapper.shared().readTree(Files.readString(file));
             if (!root.isObject()) reader.complain("", "expected an object {…}");
@@ -102,18 +103,23 @@ public final class NeedJson {
         line.problems().forEach(problem -> reader.complain("", problem));
         Chemistry chemistry = line.chemistry().orElse(Chemistry.NMC);
         Stock cells = Stock.of(stock, chemistry);
-        Optional<Need> need = Optional.empty();
+        Optional<Asked> asked = Optional.empty();
         try {
-            Optional<PlanCell> cell = reader.cell(Optional.empty(), chemistry, Optional.of(cells));
-            if (reader.problems.isEmpty())
-                need = cell.map(each -> line.need(each, OptionalInt.of(cells.cells()), chemistry));
+            Optional<MeanCell> cell = reader.cell(Optional.empty(), chemistry, Optional.of(cells));
+            if (reader.problems.isEmpty() && cell.isPresent())
+                asked =
+                        Optional.of(
+                                new Asked(
+                                        line.need(Optional.empty(), chemistry),
+                                        CellSupply.assumed(
+                                                cell.get(), OptionalInt.of(cells.cells()))));
         } catch (IllegalArgumentException wrong) {
             reader.complain("", String.valueOf(wrong.getMessage()));
         }
-        return new Read(need, List.copyOf(reader.problems));
+        return new Read(asked, List.copyOf(reader.problems));
     }
 
-    private Optional<Need> need(JsonNode root, Optional<List<Candidate>> candidates) {
+    private Optional<Asked> need(JsonNode root, Optional<List<Candidate>> candidates) {
         Chemistry chemistry = chemistry(root.get("chemistry"));
         Optional<Stock> stock = candidates.map(cells -> Stock.of(cells, chemistry));
         JsonNode device = part(root, "device");
@@ -122,42 +128,49 @@ public final class NeedJson {
         JsonNode load = part(root, "load");
         double steady = required(load, "load.", "steadyWatts");
         Optional<JsonNode> wanted = child(root, "wanted");
-        Optional<JsonNode> box = child(root, "box");
-        Optional<PlanCell> cell = cell(child(root, "cell"), chemistry, stock);
+        Optional<MeanCell> cell = cell(child(root, "cell"), chemistry, stock);
         if (!problems.isEmpty() || cell.isEmpty()) return Optional.empty();
-        Power power =
-                new Power(
-                        steady,
-                        optional(load, "load.", "peakWatts").orElse(steady),
+        LoadItem drawn =
+                new LoadItem("", steady, 1, optional(load, "load.", "peakWatts").orElse(steady));
+        Losses losses =
+                new Losses(
                         optional(load, "load.", "efficiency").orElse(1),
-                        optional(load, "load.", "idleWatts").orElse(0),
-                        optional(load, "load.", "wattHoursPerKilometre"));
-        Optional<Box> inside =
-                box.map(each ->
-                        new Box(
-                                required(each, "box.", "lengthMillimetres"),
-                                required(each, "box.", "widthMillimetres"),
-                                required(each, "box.", "heightMillimetres")));
-        return Optional.of(
-                new Need(
-                        chemistry,
-                        low,
-                        high,
-                        power,
-                        wanted.map(each -> optional(each, "wanted.", "hours"))
-                                .orElse(OptionalDouble.empty()),
-                        wanted.map(each -> optional(each, "wanted.", "kilometres"))
-                                .orElse(OptionalDouble.empty()),
-                        cell.get(),
-                        stock.map(each -> OptionalInt.of(each.cells())).orElse(OptionalInt.empty()),
-                        inside,
-                        child(root, "charger")
-                                .map(each ->
-                                        new Charger(
-                                                required(each, "charger.", "volts"),
-                                                required(each, "charger.", "amps"),
-                                                optional(each, "charger.", "supplyWatts"))),
-                        child(root, "board").map(each -> board(each, chemistry))));
+                        optional(load, "load.", "idleWatts").orElse(0));
+        OptionalInt most =
+                stock.isPresent() ? OptionalInt.of(stock.get().cells()) : OptionalInt.empty();
+        Need need =
+                Need.of(chemistry, new Window(low, high), List.of(drawn))
+                        .with(change ->
+                                change.losses(losses)
+                                        .surgeWatts(optional(load, "load.", "surgeWatts"))
+                                        .wattHoursPerKilometre(
+                                                optional(load, "load.", "wattHoursPerKilometre"))
+                                        .hours(wanted(wanted, "hours"))
+                                        .kilometres(wanted(wanted, "kilometres"))
+                                        .box(child(root, "box").map(this::box))
+                                        .charger(child(root, "charger").map(this::charger))
+                                        .board(
+                                                child(root, "board")
+                                                        .map(each -> board(each, chemistry))));
+        return Optional.of(new Asked(need, CellSupply.assumed(cell.get(), most)));
+    }
+
+    private OptionalDouble wanted(Optional<JsonNode> wanted, String name) {
+        return wanted.map(each -> optional(each, "wanted.", name)).orElse(OptionalDouble.empty());
+    }
+
+    private Box box(JsonNode node) {
+        return new Box(
+                required(node, "box.", "lengthMillimetres"),
+                required(node, "box.", "widthMillimetres"),
+                required(node, "box.", "heightMillimetres"));
+    }
+
+    private Charger charger(JsonNode node) {
+        return new Charger(
+                required(node, "charger.", "volts"),
+                required(node, "charger.", "amps"),
+                optional(node, "charger.", "supplyWatts"));
     }
 
     private Board board(JsonNode node, Chemistry pack) {
@@ -174,7 +187,7 @@ public final class NeedJson {
                 leads == null || !leads.isBoolean() || leads.asBoolean());
     }
 
-    private Optional<PlanCell> cell(
+    private Optional<MeanCell> cell(
             Optional<JsonNode> said, Chemistry chemistry, Optional<Stock> stock) {
         if (said.isEmpty() && stock.isEmpty()) {
             complain("cell", "is missing: say what a cell is like, or give --stock");
@@ -199,13 +212,13 @@ public final class NeedJson {
         OptionalDouble peak = optional(cell, "cell.", "maxPeakAmps");
         OptionalDouble grams = optional(cell, "cell.", "grams");
         OptionalDouble price = optional(cell, "cell.", "price");
-        double forLong = continuous.orElse(CONTINUOUS_AN_HOUR * ampHours);
+        double forLong = continuous.orElse(MeanCell.CONTINUOUS_AN_HOUR * ampHours);
         return Optional.of(
-                new PlanCell(
+                new MeanCell(
                         ampHours,
                         milliohms.getAsDouble() / 1000,
                         forLong,
-                        Math.max(forLong, peak.orElse(PEAK_AN_HOUR * ampHours)),
+                        Math.max(forLong, peak.orElse(MeanCell.PEAK_AN_HOUR * ampHours)),
                         grams.orElse(format.approximateGrams(chemistry)),
                         format,
                         price));

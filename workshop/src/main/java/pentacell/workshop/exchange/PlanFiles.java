@@ -1,9 +1,9 @@
 package pentacell.workshop.exchange;
 
 import java.util.Locale;
-import pentacell.core.plan.Need;
-import pentacell.core.plan.PackCautions;
-import pentacell.core.plan.PackCautions.Caution;
+import pentacell.core.plan.ChargeChecks;
+import pentacell.core.plan.Checked;
+import pentacell.core.plan.PackChecks;
 import pentacell.core.plan.PackPlan;
 import pentacell.core.plan.PackPlan.Obstacle;
 import pentacell.core.plan.PackPlan.Option;
@@ -17,18 +17,18 @@ public final class PlanFiles {
     private PlanFiles() {}
 
     /// Every option with its figures and what stands in its way.
-    public static String json(PackPlan plan, Need need) {
+    public static String json(PackPlan plan, NeedJson.Asked asked) {
         ObjectNode json = Json.object();
         if (plan.best().isPresent()) json.put("best", plan.options().indexOf(plan.best().get()));
         else json.putNull("best");
         if (plan.nearest().isPresent()) json.put("nearest", plan.nearest().get());
         else json.putNull("nearest");
         ArrayNode options = json.putArray("options");
-        for (Option option : plan.options()) put(options.addObject(), option, need);
+        for (Option option : plan.options()) put(options.addObject(), option, asked);
         return Json.text(json);
     }
 
-    private static void put(ObjectNode node, Option option, Need need) {
+    private static void put(ObjectNode node, Option option, NeedJson.Asked asked) {
         node.put("series", option.series());
         node.put("parallel", option.parallel());
         Json.put(node, "fullVolts", option.fullVolts(), DIGITS);
@@ -45,13 +45,17 @@ public final class PlanFiles {
         if (option.fits().isPresent()) node.put("fits", option.fits().get());
         else node.putNull("fits");
         node.put("feasible", option.isFeasible());
-        Json.put(node, "chargeHours", PackCautions.chargeHours(option, need), DIGITS);
+        Json.put(
+                node,
+                "chargeHours",
+                ChargeChecks.chargeHours(option, asked.need(), asked.supply()),
+                DIGITS);
         ArrayNode cautions = node.putArray("cautions");
-        for (Caution each : PackCautions.of(option, need)) {
+        for (Checked each : PackChecks.cautions(option, asked.need(), asked.supply())) {
             ObjectNode caution = cautions.addObject();
             caution.put("check", code(each.check()));
-            Json.put(caution, "limit", each.limit(), DIGITS);
-            Json.put(caution, "figure", each.figure(), DIGITS);
+            Json.put(caution, "limit", each.limitNumber(), DIGITS);
+            Json.put(caution, "figure", each.figureNumber(), DIGITS);
             caution.put("sentence", each.sentence());
         }
         ArrayNode obstacles = node.putArray("obstacles");

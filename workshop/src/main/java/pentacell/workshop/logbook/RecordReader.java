@@ -113,6 +113,10 @@ final class RecordReader {
         if (type == JsonNode.class) return node;
         if (type == double.class || type == Double.class) return number(node, name);
         if (type == int.class || type == Integer.class) return whole(node, name);
+        if (type == boolean.class || type == Boolean.class) {
+            if (node.isBoolean()) return node.booleanValue();
+            throw wrong(node, name, "true or false");
+        }
         if (type == long.class) {
             if (node.isIntegralNumber() && node.canConvertToLong()) return node.longValue();
             throw wrong(node, name, "a whole number");

@@ -47,6 +47,7 @@ import pentacell.core.cell.RunFact;
 import pentacell.core.cell.TestConditions;
 import pentacell.core.cell.Tray;
 import pentacell.core.cell.TrayFact;
+import pentacell.core.conductor.Material;
 import pentacell.core.donor.Arrangement;
 import pentacell.core.donor.Construction;
 import pentacell.core.donor.Donor;
@@ -61,6 +62,23 @@ import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
+import pentacell.core.need.Board;
+import pentacell.core.need.BoardSchool;
+import pentacell.core.need.Box;
+import pentacell.core.need.CellFuse;
+import pentacell.core.need.Charger;
+import pentacell.core.need.Chosen;
+import pentacell.core.need.LeadAcid;
+import pentacell.core.need.LoadItem;
+import pentacell.core.need.Losses;
+import pentacell.core.need.MeanCell;
+import pentacell.core.need.Need;
+import pentacell.core.need.Packing;
+import pentacell.core.need.Part;
+import pentacell.core.need.PartPrice;
+import pentacell.core.need.PlanFact;
+import pentacell.core.need.Window;
+import pentacell.core.need.Wiring;
 import pentacell.core.pack.EveningWeights;
 import pentacell.core.pack.MatchPolicy;
 import pentacell.core.pack.MatchRules;
@@ -80,6 +98,50 @@ import pentacell.core.school.TestSchool;
 final class FactCodecTest {
     private static final CellId A = new CellId("HB03-07");
     private static final CellId B = new CellId("HB03-08");
+
+    private static Need need() {
+        return new Need(
+                Chemistry.NMC,
+                new Window(20, 30),
+                Optional.of(new Window(20.4, 29.8)),
+                List.of(new LoadItem("mount", 12, 1, 30), new LoadItem("cooler", 40, 0.6, 45)),
+                new Losses(0.88, 4),
+                OptionalDouble.of(200),
+                OptionalDouble.of(14),
+                OptionalDouble.of(9),
+                OptionalDouble.of(40),
+                Optional.of(
+                        new LeadAcid(
+                                24, 40, OptionalDouble.of(24), Optional.of(new Price(140, "EUR")))),
+                Optional.of(new Box(300, 200, 80)),
+                new Packing(1.5, 2, 3, 20),
+                Optional.of(new Charger(29.4, 5, OptionalDouble.of(200))),
+                Optional.of(
+                        new Board(
+                                7,
+                                Chemistry.NMC,
+                                20,
+                                40,
+                                true,
+                                OptionalDouble.of(60),
+                                Optional.of(true),
+                                Optional.of(false))),
+                OptionalDouble.of(-12),
+                Optional.of(
+                        MeanCell.salvaged(
+                                2.2, 0.05, CellFormat.parse("18650").orElseThrow(), Chemistry.NMC)),
+                new Wiring(
+                        Material.PLATED_STEEL,
+                        8,
+                        0.2,
+                        OptionalInt.of(4),
+                        OptionalDouble.of(4),
+                        0.7,
+                        OptionalDouble.of(30),
+                        Optional.of(new CellFuse(CellFuse.Kind.COPPER_WIRE, 0.16)),
+                        BoardSchool.PAST_THE_BOARD),
+                3);
+    }
 
     static Stream<Fact> everyKindOfFact() {
         CellModel model =
@@ -167,6 +229,16 @@ final class FactCodecTest {
                 new PackFact.GroupsMatched(
                         "Long night", rules, List.of(List.of(A), List.of(B)), Map.of(A, 0)),
                 new PackFact.CellsSwapped("Long night", A, B),
+                new PlanFact.NeedStated("Long night", need()),
+                new PlanFact.NeedStated(
+                        "Gate lamp",
+                        Need.of(
+                                Chemistry.LFP,
+                                new Window(0, 15),
+                                List.of(new LoadItem("", 5, 0.25, 5)))),
+                new PlanFact.PackChosen("Long night", new Chosen(7, 10)),
+                new PlanFact.PlanDropped("Gate lamp"),
+                new PlanFact.PartsPriced(List.of(new PartPrice(Part.STRIP, new Price(1.2, "EUR")))),
                 new PackFact.CellLock("Long night", A, PackFact.Lock.LOCKED),
                 new CellFact.CansCounted(A, 2),
                 new GradeFact.GradeLimitsChosen(new GradePolicy(0.7, OptionalDouble.of(90))),

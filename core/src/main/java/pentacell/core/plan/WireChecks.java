@@ -1,0 +1,221 @@
+package pentacell.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import pentacell.core.conductor.Conductor;
+import pentacell.core.need.CellFuse;
+import pentacell.core.need.Wiring;
+import pentacell.core.plan.Checked.Verdict;
+import pentacell.core.unit.Count;
+import pentacell.core.unit.Quantity;
+
+/// Strips, leads and fuses of a pack: what they must bear, and what does.
+final class WireChecks {
+    /// More layers than this are better a bus bar (common practice).
+    private static final int MOST_LAYERS = 4;
+
+    private WireChecks() {}
+
+    static void write(CheckSheet sheet) {
+        strip(sheet);
+        double fuse = PackWires.mainFuseAmps(sheet);
+        leads(sheet, fuse);
+        mainFuse(sheet, fuse);
+        cellFuse(sheet);
+        connector(sheet, fuse);
+    }
+
+    private static void strip(CheckSheet sheet) {
+        Wiring wiring = sheet.need.wiring();
+        int bridges = PackWires.bridges(wiring, sheet.option.parallel());
+        int layers = PackWires.layers(sheet);
+        double allowed = PackWires.strip(wiring, layers).allowed().amps();
+        double each = sheet.steadyAmps() / bridges;
+        String words =
+                "%s from group to group, each of %s of %s, %s × %s mm: %s in each bridge"
+                        .formatted(
+                                Count.of(bridges, "bridge", "bridges"),
+                                Count.of(layers, "layer", "layers"),
+                                wiring.strip().code().replace('-', ' '),
+                                Quantity.COUNT.number(wiring.stripWidthMillimetres(), 0),
+                                Quantity.COUNT.number(wiring.stripThicknessMillimetres(), 2),
+                                CheckSheet.amps(each));
+        boolean isBar = layers > MOST_LAYERS;
+        sheet.add(
+                new Checked(
+                        Check.STRIP,
+                        isBar ? Verdict.CAUTION : Verdict.FINE,
+                        "≤ " + CheckSheet.amps(allowed),
+                        CheckSheet.amps(each),
+                        OptionalDouble.of((allowed - each) / allowed),
+                        isBar ? words + "; take copper strip, a bus bar, or more bridges" : words,
+                        "6 A a nickel strip of 0.15 × 8 mm, common practice",
+                        allowed,
+                        each));
+    }
+
+    private static void leads(CheckSheet sheet, double fuse) {
+        Wiring wiring = sheet.need.wiring();
+        double area = PackWires.leadSquareMillimetres(sheet);
+        Conductor lead = PackWires.lead(area, wiring.leadMetres());
+        double allowed = lead.allowed().amps();
+        String size =
+                "%s mm² of copper (about AWG %s)"
+                        .formatted(
+                                Quantity.COUNT.number(
+                                        area, area < 10 && area != Math.rint(area) ? 1 : 0),
+                                PackWires.gauge(area));
+        sheet.atMost(
+                Check.LEADS,
+                Quantity.CURRENT,
+                allowed,
+                Math.max(sheet.steadyAmps(), fuse),
+                Verdict.CAUTION,
+                "%s bears %s; the load draws %s for long, and the fuse of %s opens before the wire burns"
+                        .formatted(
+                                size,
+                                CheckSheet.amps(allowed),
+                                CheckSheet.amps(sheet.steadyAmps()),
+                                Quantity.CURRENT.text(fuse, 0)),
+                "%s bears %s, too little for a fuse of %s: thicker leads"
+                        .formatted(size, CheckSheet.amps(allowed), Quantity.CURRENT.text(fuse, 0)),
+                "IEC 60364-5-52, method C, from memory");
+        double drop = 2 * lead.ohms(PackWires.WARM_CELSIUS) * sheet.steadyAmps();
+        double share = 100 * drop / sheet.lowestVolts();
+        String words =
+                "%s in two leads of %s m"
+                        .formatted(
+                                Quantity.VOLTAGE.text(drop, 2),
+                                Quantity.COUNT.number(wiring.leadMetres(), 1));
+        sheet.atMost(
+                Check.LEAD_DROP,
+                Quantity.PERCENT,
+                100 * PackWires.MOST_DROP,
+                share,
+                Verdict.CAUTION,
+                words,
+                words + ": the device stops the sooner; thicker or shorter leads",
+                "ρ·L/A of copper (IEC 60028) at 40 °C; 2 %, common practice");
+    }
+
+    private static void mainFuse(CheckSheet sheet, double fuse) {
+        double shorted = sheet.option.fullVolts() / sheet.ohms();
+        double bears = PackWires.FUSE_SHARE * fuse;
+        sheet.add(
+                new Checked(
+                        Check.MAIN_FUSE,
+                        Verdict.ADVICE,
+                        "≥ " + CheckSheet.amps(sheet.steadyAmps() / PackWires.FUSE_SHARE),
+                        Quantity.CURRENT.text(fuse, 0),
+                        OptionalDouble.of((bears - sheet.steadyAmps()) / bears),
+                        "a fuse of %s for at least %s DC, right at the pack; a short can draw about %s, which it must be able to break"
+                                .formatted(
+                                        Quantity.CURRENT.text(fuse, 0),
+                                        Quantity.VOLTAGE.text(sheet.option.fullVolts(), 0),
+                                        Quantity.CURRENT.text(shorted, 0)),
+                        "80 % of a fuse's rating, common practice",
+                        sheet.steadyAmps() / PackWires.FUSE_SHARE,
+                        fuse));
+    }
+
+    private static void cellFuse(CheckSheet sheet) {
+        if (sheet.option.parallel() < 2) return;
+        FuseWindow window = FuseWindow.of(sheet.option, sheet.cell, sheet.need.chemistry());
+        String range =
+                "%s to %s"
+                        .formatted(
+                                CheckSheet.amps(window.leastAmps()),
+                                CheckSheet.amps(window.mostAmps()));
+        String source =
+                "twice the peak of a cell; half of what the group drives into a short, common practice";
+        String heater = "; it does not stop a slow heater, whose current is far lower";
+        if (!window.isOpen()) {
+            sheet.said(
+                    Check.CELL_FUSE,
+                    Verdict.CAUTION,
+                    "none fits",
+                    "no fuse tells a peak of %s from a short of this group: more cells in parallel, or none"
+                            .formatted(Quantity.CURRENT.text(sheet.option.peakAmps())),
+                    source);
+            return;
+        }
+        if (sheet.need.wiring().cellFuse().isEmpty()) {
+            List<String> wires = new ArrayList<>();
+            for (double wire : window.copperWires()) wires.add(Quantity.COUNT.number(wire, 2));
+            sheet.said(
+                    Check.CELL_FUSE,
+                    Verdict.ADVICE,
+                    range,
+                    "one that opens at %s%s%s"
+                            .formatted(
+                                    range,
+                                    wires.isEmpty()
+                                            ? ""
+                                            : "; of bare copper wire: %s mm"
+                                                    .formatted(String.join(", ", wires)),
+                                    heater),
+                    source + "; Preece (1884) for bare wire");
+            return;
+        }
+        CellFuse fuse = sheet.need.wiring().cellFuse().get();
+        double opens = FuseWindow.opensAt(fuse);
+        boolean isInside = opens >= window.leastAmps() && opens <= window.mostAmps();
+        sheet.add(
+                new Checked(
+                        Check.CELL_FUSE,
+                        isInside ? Verdict.FINE : Verdict.CAUTION,
+                        range,
+                        CheckSheet.amps(opens),
+                        OptionalDouble.of(
+                                Math.min(
+                                        opens / window.leastAmps() - 1,
+                                        1 - opens / window.mostAmps())),
+                        (isInside
+                                                ? "it opens at about %s"
+                                                : opens < window.leastAmps()
+                                                        ? "it opens at about %s: a peak may do that"
+                                                        : "it opens at about %s: a short in the group may not do that")
+                                        .formatted(CheckSheet.amps(opens))
+                                + heater,
+                        source
+                                + (fuse.kind() == CellFuse.Kind.COPPER_WIRE
+                                        ? "; Preece (1884)"
+                                        : ""),
+                        window.leastAmps(),
+                        opens));
+    }
+
+    private static void connector(CheckSheet sheet, double fuse) {
+        if (sheet.need.wiring().connectorAmps().isEmpty()) {
+            sheet.said(
+                    Check.CONNECTOR,
+                    Verdict.ADVICE,
+                    "",
+                    "one that bears %s for long and cannot be plugged the wrong way round"
+                            .formatted(CheckSheet.amps(sheet.steadyAmps())),
+                    CheckSheet.PRACTICE);
+            return;
+        }
+        double bears = sheet.need.wiring().connectorAmps().getAsDouble();
+        sheet.atMost(
+                Check.CONNECTOR,
+                Quantity.CURRENT,
+                bears,
+                sheet.steadyAmps(),
+                Verdict.CAUTION,
+                "it bears %s; the load draws %s for long"
+                        .formatted(CheckSheet.amps(bears), CheckSheet.amps(sheet.steadyAmps())),
+                "it bears %s, the load draws %s for long: it will melt"
+                        .formatted(CheckSheet.amps(bears), CheckSheet.amps(sheet.steadyAmps())),
+                "the connector, as said");
+        if (fuse > bears)
+            sheet.said(
+                    Check.CONNECTOR,
+                    Verdict.ADVICE,
+                    Quantity.CURRENT.text(fuse, 0),
+                    "the fuse of %s does not protect this connector"
+                            .formatted(Quantity.CURRENT.text(fuse, 0)),
+                    CheckSheet.PRACTICE);
+    }
+}
