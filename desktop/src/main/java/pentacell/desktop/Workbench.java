@@ -13,6 +13,7 @@ import pentacell.desktop.frame.Station;
 import pentacell.desktop.harvest.HarvestStation;
 import pentacell.desktop.intake.IntakeStation;
 import pentacell.desktop.match.MatchStation;
+import pentacell.desktop.plan.PlanStation;
 import pentacell.desktop.stock.StockStation;
 import pentacell.desktop.test.TestStation;
 
@@ -29,6 +30,7 @@ public record Workbench(Desk desk, List<Station> stations, Frame frame) {
                     IntakeStation::new,
                     TestStation::new,
                     (desk, files) -> new StockStation(desk),
+                    PlanStation::new,
                     MatchStation::new);
 
     public Workbench {

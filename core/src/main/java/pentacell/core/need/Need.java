@@ -102,6 +102,12 @@ public record Need(
         return losses.fromPack(loads.stream().mapToDouble(LoadItem::meanWatts).sum());
     }
 
+    /// What the pack gives while everything is on, in W: for minutes, so cells and conductors must
+    /// bear it for long.
+    public double allOnFromPack() {
+        return losses.fromPack(loads.stream().mapToDouble(LoadItem::watts).sum());
+    }
+
     /// What the pack gives when all peaks fall together, in W.
     public double peakFromPack() {
         return losses.fromPack(loads.stream().mapToDouble(LoadItem::peakWatts).sum());

@@ -10,8 +10,12 @@ import pentacell.core.cell.CellFormat;
 import pentacell.core.need.Box;
 import pentacell.core.need.Packing;
 
-/// How cans lie in a box: square or nested rows, in layers, with their axis along any of the three
-/// sides.
+/// How cans lie in a box: in rows, square or nested into each other or some of each, in layers,
+/// with their axis along any of the three sides.
+///
+/// A row nested into the one before lies closer to it by 1 − √3/2 of the pitch and is shifted by
+/// half of it, which may cost it a can. With k nested steps among the rows, at least ⌈k/2⌉ of them
+/// are shifted; every k is tried, so no other sequence of rows holds more.
 ///
 /// @param pattern how the rows lie
 /// @param axis the side of the box that the cans point along
@@ -36,7 +40,8 @@ public record BoxFit(
     /// How rows lie beside each other.
     public enum Pattern {
         SQUARE("square"),
-        NESTED("nested");
+        NESTED("nested"),
+        MIXED("square and nested");
 
         private final String words;
 
@@ -86,8 +91,9 @@ public record BoxFit(
     }
 
     /// The best arrangement of some cans in a box: of those they go into the one that needs fewest
-    /// layers and then has most room to spare. When they go into none: the one that most go into,
-    /// and which side would have to be longer by how much.
+    /// layers, square before nested since its rows meet side by side, then the one with most room
+    /// to spare. When they go into none: the one that most go into, and which side would have to be
+    /// longer by how much.
     public static BoxFit of(CellFormat format, Box box, Packing packing, int cells) {
         Way best =
                 ways(format, box, packing)
@@ -95,8 +101,10 @@ public record BoxFit(
                                 Comparator.comparing((Way way) -> way.most() >= cells)
                                         .thenComparingInt(way ->
                                                 way.most() >= cells ? -way.layersFor(cells) : 0)
-                                        .thenComparingInt(Way::most)
-                                        .thenComparing(way -> way.pattern == Pattern.SQUARE))
+                                        .thenComparing(way ->
+                                                way.most() >= cells
+                                                        && way.pattern() == Pattern.SQUARE)
+                                        .thenComparingInt(Way::most))
                         .orElseThrow();
         int shown = Math.min(cells, best.most());
         List<List<Spot>> layers = new ArrayList<>();
@@ -104,7 +112,7 @@ public record BoxFit(
         for (int left = shown; left > 0; left -= floor.size())
             layers.add(floor.subList(0, Math.min(left, floor.size())));
         return new BoxFit(
-                best.pattern,
+                best.pattern(),
                 best.axis,
                 layers.size(),
                 best.most(),
@@ -127,9 +135,13 @@ public record BoxFit(
     private static OptionalDouble growth(
             CellFormat format, Box box, Packing packing, int cells, Axis side) {
         double low = 0;
-        double high = LONGEST_MILLIMETRES - longest(box);
-        if (high <= 0 || most(format, grown(box, side, high), packing) < cells)
-            return OptionalDouble.empty();
+        double room = LONGEST_MILLIMETRES - longest(box);
+        double high = Math.min(1, room);
+        while (high < room && most(format, grown(box, side, high), packing) < cells) {
+            low = high;
+            high = Math.min(2 * high, room);
+        }
+        if (most(format, grown(box, side, high), packing) < cells) return OptionalDouble.empty();
         while (high - low > 0.05) {
             double middle = (low + high) / 2;
             if (most(format, grown(box, side, middle), packing) >= cells) high = middle;
@@ -158,38 +170,20 @@ public record BoxFit(
         double pitch = format.diameterMillimetres() + packing.betweenMillimetres();
         double tall = format.lengthMillimetres() + 2 * packing.endMillimetres();
         double corner = packing.wallMillimetres();
-        return Stream.of(Pattern.values())
-                .flatMap(pattern ->
-                        Stream.of(Run.ALONG, Run.ACROSS)
-                                .flatMap(run ->
-                                        Stream.of(
-                                                new Way(
-                                                        pattern,
-                                                        run,
-                                                        Axis.HEIGHT,
-                                                        a,
-                                                        b,
-                                                        count(c, tall),
-                                                        pitch,
-                                                        corner),
-                                                new Way(
-                                                        pattern,
-                                                        run,
-                                                        Axis.WIDTH,
-                                                        a,
-                                                        c,
-                                                        count(b, tall),
-                                                        pitch,
-                                                        corner),
-                                                new Way(
-                                                        pattern,
-                                                        run,
-                                                        Axis.LENGTH,
-                                                        b,
-                                                        c,
-                                                        count(a, tall),
-                                                        pitch,
-                                                        corner))));
+        Stream.Builder<Way> ways = Stream.builder();
+        for (Run run : Run.values()) {
+            add(ways, new Way(0, run, Axis.HEIGHT, a, b, count(c, tall), pitch, corner));
+            add(ways, new Way(0, run, Axis.WIDTH, a, c, count(b, tall), pitch, corner));
+            add(ways, new Way(0, run, Axis.LENGTH, b, c, count(a, tall), pitch, corner));
+        }
+        return ways.build();
+    }
+
+    /// A way with as many nested steps as there can be, from none on.
+    private static void add(Stream.Builder<Way> ways, Way square) {
+        ways.add(square);
+        for (Way way = square.withOneMoreNested(); way.rows() > 0; way = way.withOneMoreNested())
+            ways.add(way);
     }
 
     /// Which way the rows run.
@@ -199,8 +193,10 @@ public record BoxFit(
     }
 
     /// One way to lay them.
+    ///
+    /// @param nested how many of the steps from row to row are nested; they come last
     private record Way(
-            Pattern pattern,
+            int nested,
             Run run,
             Axis axis,
             double length,
@@ -208,6 +204,17 @@ public record BoxFit(
             int layers,
             double pitch,
             double corner) {
+        private static final double NESTED_STEP = Math.sqrt(3) / 2;
+
+        Way withOneMoreNested() {
+            return new Way(nested + 1, run, axis, length, width, layers, pitch, corner);
+        }
+
+        Pattern pattern() {
+            if (nested == 0) return Pattern.SQUARE;
+            return nested == rows() - 1 ? Pattern.NESTED : Pattern.MIXED;
+        }
+
         int most() {
             return layers * perLayer();
         }
@@ -226,36 +233,39 @@ public record BoxFit(
         }
 
         private int rows() {
-            if (rowsWidth() < pitch - 1e-9) return 0;
-            return 1 + count(rowsWidth() - pitch, rowStep());
+            double left = rowsWidth() - pitch - nested * NESTED_STEP * pitch;
+            return left < -1e-9 ? 0 : 1 + nested + count(left, pitch);
         }
 
-        private double rowStep() {
-            return pattern == Pattern.SQUARE ? pitch : pitch * Math.sqrt(3) / 2;
-        }
-
-        /// Every second row of nested ones is shifted by half a pitch.
-        private int inRow(int row) {
-            return count(rowLength() - shift(row), pitch);
+        private boolean isShifted(int row) {
+            int into = row - (rows() - 1 - nested);
+            return into > 0 && into % 2 == 1;
         }
 
         private double shift(int row) {
-            return pattern == Pattern.NESTED && row % 2 == 1 ? pitch / 2 : 0;
+            return isShifted(row) ? pitch / 2 : 0;
+        }
+
+        private int inRow(double shift) {
+            return count(rowLength() - shift, pitch);
         }
 
         private int perLayer() {
-            int rows = rows();
-            return (rows + 1) / 2 * inRow(0) + rows / 2 * inRow(1);
+            if (rows() == 0) return 0;
+            int shifted = (nested + 1) / 2;
+            return (rows() - shifted) * inRow(0) + shifted * inRow(pitch / 2);
         }
 
         List<Spot> spots() {
             List<Spot> spots = new ArrayList<>();
-            for (int row = 0; row < rows(); row++)
-                for (int place = 0; place < inRow(row); place++) {
+            double across = corner + pitch / 2;
+            for (int row = 0; row < rows(); row++) {
+                if (row > 0) across += row > rows() - 1 - nested ? NESTED_STEP * pitch : pitch;
+                for (int place = 0; place < inRow(shift(row)); place++) {
                     double inRow = corner + shift(row) + (place + 0.5) * pitch;
-                    double across = corner + pitch / 2 + row * rowStep();
                     spots.add(run == Run.ALONG ? new Spot(inRow, across) : new Spot(across, inRow));
                 }
+            }
             return spots;
         }
     }

@@ -2,6 +2,7 @@ package pentacell.core.plan;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -87,10 +88,9 @@ public final class CellSupply {
                         .entrySet()
                         .stream()
                         .max(
-                                Comparator.comparingLong(
-                                                java.util.Map.Entry<CellFormat, Long>::getValue)
+                                Comparator.comparingLong(Map.Entry<CellFormat, Long>::getValue)
                                         .thenComparing(entry -> entry.getKey().code()))
-                        .map(java.util.Map.Entry::getKey);
+                        .map(Map.Entry::getKey);
         List<Candidate> ofOneSize =
                 fitting.stream()
                         .filter(cell ->

@@ -63,7 +63,7 @@ public final class ChargeChecks {
                             charger.amps(),
                             Verdict.CAUTION,
                             "its supply bears %s for long".formatted(CheckSheet.amps(bears)),
-                            "its supply bears %s at 80 %% of its rating and trips at about %s; the charger draws for %s"
+                            "its supply bears %s at 80 %% of its rating and trips at about %s; the charger wants %s"
                                     .formatted(
                                             CheckSheet.amps(bears),
                                             CheckSheet.amps(trips),

@@ -19,18 +19,19 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
                     .thenComparingDouble(option -> -option.usableShare())
                     .thenComparingInt(Option::series);
 
+    /// Packs that meet the need by their fitness, then the others by how little stands in their
+    /// way.
+    public static final Comparator<Option> LEAST_IN_THE_WAY_FIRST =
+            Comparator.comparingInt((Option option) -> option.obstacles().size())
+                    .thenComparing(FITTEST_FIRST);
+
     public PackPlan {
         options = List.copyOf(options);
     }
 
-    /// All of them: those that meet the need by their fitness, then the others by how little stands
-    /// in their way.
+    /// All of them, the best first.
     public List<Option> ranked() {
-        return options.stream()
-                .sorted(
-                        Comparator.comparingInt((Option option) -> option.obstacles().size())
-                                .thenComparing(FITTEST_FIRST))
-                .toList();
+        return options.stream().sorted(LEAST_IN_THE_WAY_FIRST).toList();
     }
 
     /// Why a pack stands where it does among the others, in words.
@@ -50,6 +51,24 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
                                         inside > 0 ? "usable" : "left inside"));
     }
 
+    /// Two packs held against each other, in words.
+    public String compared(Option one, Option other) {
+        return "%s against %s: %s, %s, %s; %s of its energy is usable against %s."
+                .formatted(
+                        other.arrangement(),
+                        one.arrangement(),
+                        more(other.cells() - one.cells(), Quantity.COUNT, " cells", 0),
+                        more(other.hours() - one.hours(), Quantity.HOURS, "", 1),
+                        more(other.kilograms() - one.kilograms(), Quantity.MASS, "", 2),
+                        Quantity.PERCENT.text(100 * other.usableShare(), 0),
+                        Quantity.PERCENT.text(100 * one.usableShare(), 0));
+    }
+
+    private static String more(double by, Quantity quantity, String what, int digits) {
+        String amount = quantity.text(Math.abs(by), digits) + what;
+        return by == 0 ? "as many" + what : amount + (by > 0 ? " more" : " less");
+    }
+
     /// A pack.
     ///
     /// @param usableShare energy above the low trip ÷ all, both at the steady load
@@ -57,7 +76,8 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
     ///   or the pack is empty
     /// @param hours at the steady load
     /// @param kilometres when it is known what one takes
-    /// @param steadyAmps of a cell, at the lowest voltage the device still runs at
+    /// @param steadyAmps of a cell while all loads are on, at the lowest voltage the device still
+    ///   runs at
     /// @param peakAmps the same at the peak
     /// @param kilograms with holders, strips, board and leads
     /// @param price of the cells, when one is known

@@ -161,7 +161,7 @@ public final class PackPlanner {
                         usable,
                         hours,
                         kilometres,
-                        steady / lowest / parallel,
+                        need.allOnFromPack() / lowest / parallel,
                         need.peakFromPack() / lowest / parallel,
                         cells * cell.grams() * OVER_CELLS / 1000,
                         cell.price().isPresent()

@@ -12,6 +12,7 @@ import pentacell.core.circuit.Load;
 import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.circuit.VoltageCurve;
+import pentacell.core.match.Candidate;
 import pentacell.core.need.LoadItem;
 import pentacell.core.need.MeanCell;
 import pentacell.core.need.Need;
@@ -106,8 +107,35 @@ public record PackRun(
         return of(need, Collections.nCopies(option.series(), List.of(group)), celsius);
     }
 
-    /// A run of the cells of matched groups.
-    public static PackRun of(Need need, List<List<CircuitCell>> groups, double celsius) {
+    /// A run of matched groups, as their cells were measured; a cell without a resistance counts as
+    /// the planned one.
+    ///
+    /// @param celsius of the cells
+    public static PackRun ofMatched(
+            Need need, MeanCell planned, List<List<Candidate>> groups, double celsius) {
+        return of(
+                need,
+                groups.stream()
+                        .map(group ->
+                                group.stream()
+                                        .map(cell ->
+                                                new CircuitCell(
+                                                        cell.milliampHours() / 1000,
+                                                        cell.milliohms()
+                                                                        .orElse(
+                                                                                1000
+                                                                                        * planned
+                                                                                                .ohms()
+                                                                                        / cell
+                                                                                                .count())
+                                                                / 1000))
+                                        .toList())
+                        .toList(),
+                celsius);
+    }
+
+    /// A run of the cells of groups.
+    static PackRun of(Need need, List<List<CircuitCell>> groups, double celsius) {
         Chemistry chemistry = need.chemistry();
         VoltageCurve curve = RestCurve.of(chemistry).curve();
         List<List<CircuitCell>> cells =
@@ -214,8 +242,9 @@ public record PackRun(
         public void step(double now, double packVolts, double packAmps, double[] groupVolts) {
             if (stopped()) return;
             double passed = now - seconds;
-            coulombs += passed * (amps + packAmps) / 2;
-            joules += passed * (amps * volts + packAmps * packVolts) / 2;
+            // what was drawn since is what was drawn at the begin: the load may be another now
+            coulombs += passed * amps;
+            joules += passed * amps * volts;
             seconds = now;
             volts = packVolts;
             amps = packAmps;

@@ -4,6 +4,7 @@ import pentacell.core.conductor.Conductor;
 import pentacell.core.conductor.Material;
 import pentacell.core.conductor.Section;
 import pentacell.core.need.Wiring;
+import pentacell.core.unit.Quantity;
 
 /// The sizes that wires, strips and fuses come in, and the smallest that do.
 final class PackWires {
@@ -23,9 +24,9 @@ final class PackWires {
         630, 800, 1000
     };
 
-    /// Sections that wires come in, in mm² (IEC 60228).
+    /// Sections that wires come in, in mm² (IEC 60228); thinner ones break off (common practice).
     private static final double[] SECTIONS = {
-        0.5, 0.75, 1, 1.5, 2.5, 4, 6, 10, 16, 25, 35, 50, 70, 95, 120, 150, 185, 240, 300
+        1, 1.5, 2.5, 4, 6, 10, 16, 25, 35, 50, 70, 95, 120, 150, 185, 240, 300
     };
 
     private static final int THINNEST_GAUGE = 40;
@@ -60,10 +61,16 @@ final class PackWires {
         return new Conductor(Material.COPPER, new Section.Area(squareMillimetres), metres, 1);
     }
 
-    /// The smallest fuse that bears the steady current.
+    /// The smallest fuse that bears the steady current for long, and the peak.
     static double mainFuseAmps(CheckSheet sheet) {
-        for (double fuse : FUSES) if (FUSE_SHARE * fuse >= sheet.steadyAmps() - 1e-9) return fuse;
+        double least = Math.max(sheet.steadyAmps() / FUSE_SHARE, sheet.peakAmps());
+        for (double fuse : FUSES) if (fuse >= least - 1e-9) return fuse;
         return FUSES[FUSES.length - 1];
+    }
+
+    /// A fuse's rating as it is written on it.
+    static String rating(double amps) {
+        return Quantity.CURRENT.text(amps, amps == Math.rint(amps) ? 0 : 1);
     }
 
     /// The section of the leads: as said, else the smallest that the fuse protects and that loses

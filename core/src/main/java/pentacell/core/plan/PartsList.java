@@ -120,7 +120,7 @@ public record PartsList(List<Line> lines, Optional<String> currency) {
                 Part.MAIN_FUSE,
                 "%s, %s DC"
                         .formatted(
-                                Quantity.CURRENT.text(PackWires.mainFuseAmps(sheet), 0),
+                                PackWires.rating(PackWires.mainFuseAmps(sheet)),
                                 Quantity.VOLTAGE.text(option.fullVolts(), 0)),
                 1);
         to.add(Part.CONNECTOR, CheckSheet.amps(amps) + " or more", 1);

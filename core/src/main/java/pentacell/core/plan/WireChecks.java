@@ -77,9 +77,9 @@ final class WireChecks {
                                 size,
                                 CheckSheet.amps(allowed),
                                 CheckSheet.amps(sheet.steadyAmps()),
-                                Quantity.CURRENT.text(fuse, 0)),
+                                PackWires.rating(fuse)),
                 "%s bears %s, too little for a fuse of %s: thicker leads"
-                        .formatted(size, CheckSheet.amps(allowed), Quantity.CURRENT.text(fuse, 0)),
+                        .formatted(size, CheckSheet.amps(allowed), PackWires.rating(fuse)),
                 "IEC 60364-5-52, method C, from memory");
         double drop = 2 * lead.ohms(PackWires.WARM_CELSIUS) * sheet.steadyAmps();
         double share = 100 * drop / sheet.lowestVolts();
@@ -101,21 +101,21 @@ final class WireChecks {
 
     private static void mainFuse(CheckSheet sheet, double fuse) {
         double shorted = sheet.option.fullVolts() / sheet.ohms();
-        double bears = PackWires.FUSE_SHARE * fuse;
+        double least = Math.max(sheet.steadyAmps() / PackWires.FUSE_SHARE, sheet.peakAmps());
         sheet.add(
                 new Checked(
                         Check.MAIN_FUSE,
                         Verdict.ADVICE,
-                        "≥ " + CheckSheet.amps(sheet.steadyAmps() / PackWires.FUSE_SHARE),
-                        Quantity.CURRENT.text(fuse, 0),
-                        OptionalDouble.of((bears - sheet.steadyAmps()) / bears),
+                        "≥ " + CheckSheet.amps(least),
+                        PackWires.rating(fuse),
+                        OptionalDouble.of((fuse - least) / fuse),
                         "a fuse of %s for at least %s DC, right at the pack; a short can draw about %s, which it must be able to break"
                                 .formatted(
-                                        Quantity.CURRENT.text(fuse, 0),
+                                        PackWires.rating(fuse),
                                         Quantity.VOLTAGE.text(sheet.option.fullVolts(), 0),
                                         Quantity.CURRENT.text(shorted, 0)),
-                        "80 % of a fuse's rating, common practice",
-                        sheet.steadyAmps() / PackWires.FUSE_SHARE,
+                        "80 % of a fuse's rating for long, all of it for moments: common practice",
+                        least,
                         fuse));
     }
 
@@ -213,9 +213,9 @@ final class WireChecks {
             sheet.said(
                     Check.CONNECTOR,
                     Verdict.ADVICE,
-                    Quantity.CURRENT.text(fuse, 0),
+                    PackWires.rating(fuse),
                     "the fuse of %s does not protect this connector"
-                            .formatted(Quantity.CURRENT.text(fuse, 0)),
+                            .formatted(PackWires.rating(fuse)),
                     CheckSheet.PRACTICE);
     }
 }

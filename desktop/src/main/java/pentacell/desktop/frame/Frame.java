@@ -67,6 +67,12 @@ public final class Frame {
         applyScale();
         find.attach();
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
+        desk.selection()
+                .onHandOver(work ->
+                        this.stations.stream()
+                                .filter(each -> each.takes(work))
+                                .findFirst()
+                                .ifPresent(this::go));
         go(
                 this.stations.stream()
                         .filter(Station::isFirst)

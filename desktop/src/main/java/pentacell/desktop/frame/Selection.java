@@ -1,6 +1,7 @@
 package pentacell.desktop.frame;
 
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
@@ -24,6 +25,7 @@ public final class Selection {
     private final ReadOnlyObjectWrapper<Optional<String>> donor =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyIntegerWrapper found = new ReadOnlyIntegerWrapper(0);
+    private Consumer<PackWork> handOver = work -> {};
 
     /// A donor as something to select.
     public record OfDonor(String code) {}
@@ -65,6 +67,16 @@ public final class Selection {
     public void find(CellId id) {
         select(id);
         found.set(found.get() + 1);
+    }
+
+    /// Hands work to the station that takes it: it is shown, and takes it in hand.
+    public void handOver(PackWork work) {
+        handOver.accept(work);
+    }
+
+    /// Names who knows the stations.
+    void onHandOver(Consumer<PackWork> taker) {
+        handOver = taker;
     }
 
     /// Counts the times a cell was looked for.

@@ -59,6 +59,13 @@ public interface Station {
         return Optional.empty();
     }
 
+    /// Takes work that another station hands over.
+    ///
+    /// @return whether such work is done here
+    default boolean takes(PackWork work) {
+        return false;
+    }
+
     /// The pictures taken of it for the handbook.
     default List<Shot> shots() {
         return List.of();

@@ -51,6 +51,7 @@ public final class FittedTable<R> extends TableView<R> {
 
     private final Map<TableColumn<R, ?>, Double> given = new HashMap<>();
     private double measuredFor;
+    private double barWhenFitted;
     private boolean isStale = true;
 
     /// @param emptyWords what stands there before the first row
@@ -146,7 +147,9 @@ public final class FittedTable<R> extends TableView<R> {
     protected void layoutChildren() {
         fitIfStale();
         super.layoutChildren();
-        // the first time there is no head to tell the size of the type before it is laid out
+        // the first time there is no head to tell the size of the type before it is laid out; and
+        // whether the rows need a scroll bar is known only afterwards
+        if (bar() != barWhenFitted) isStale = true;
         if (isStale) fitIfStale();
     }
 
@@ -205,12 +208,17 @@ public final class FittedTable<R> extends TableView<R> {
     }
 
     private double room() {
+        barWhenFitted = bar();
+        return getWidth() - snappedLeftInset() - snappedRightInset() - barWhenFitted - 2;
+    }
+
+    private double bar() {
         double bar = 0;
         for (Node node : lookupAll(".scroll-bar"))
             if (node instanceof ScrollBar each
                     && each.getOrientation() == Orientation.VERTICAL
                     && each.isVisible()) bar = each.prefWidth(-1);
-        return getWidth() - snappedLeftInset() - snappedRightInset() - bar - 2;
+        return bar;
     }
 
     private double widest(TableColumn<R, ?> column, Font font) {

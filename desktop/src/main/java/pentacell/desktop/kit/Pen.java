@@ -67,6 +67,19 @@ public final class Pen {
         graphics.fillRect(x, y, width, height);
     }
 
+    /// A rectangle filled with slanted lines, some pixels apart.
+    public void hatch(Hue hue, double apart, double x, double y, double width, double height) {
+        graphics.save();
+        graphics.beginPath();
+        graphics.rect(x, y, width, height);
+        graphics.clip();
+        graphics.setStroke(surface.paint(hue));
+        graphics.setLineWidth(1);
+        for (double at = x - height; at < x + width; at += apart)
+            graphics.strokeLine(at, y + height, at + height, y);
+        graphics.restore();
+    }
+
     /// The outline of a rectangle.
     public void frame(Hue hue, double lineWidth, double x, double y, double width, double height) {
         graphics.setStroke(surface.paint(hue));

@@ -2,6 +2,8 @@ package pentacell.desktop.match;
 
 import java.util.ArrayList;
 import java.util.List;
+import pentacell.core.need.Planned;
+import pentacell.core.need.Plans;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
@@ -25,6 +27,15 @@ public final class MatchDue {
                                         .formatted(pack.name(), left, pack.cellCount()),
                                 Due.Urgency.BEGUN));
         }
+        for (Planned plan : Plans.of(state).all().values())
+            plan.chosen()
+                    .filter(chosen -> Packs.of(state).pack(plan.pack()).isEmpty())
+                    .ifPresent(chosen ->
+                            due.add(
+                                    new Due(
+                                            "%s is planned as %s, ready to match"
+                                                    .formatted(plan.pack(), chosen.arrangement()),
+                                            Due.Urgency.READY)));
         return due;
     }
 }

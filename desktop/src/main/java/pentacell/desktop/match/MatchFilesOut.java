@@ -3,22 +3,20 @@ package pentacell.desktop.match;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
+import java.util.concurrent.Callable;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Saving;
 import pentacell.reports.MatchPaper;
 import pentacell.reports.Paper;
 import pentacell.workshop.exchange.MatchFiles;
-import pentacell.workshop.exchange.SafeCsv;
 
 /// Writes what Match has to give: asked where, written away from the window's thread, and said.
 final class MatchFilesOut {
@@ -33,33 +31,9 @@ final class MatchFilesOut {
         this.ask = ask;
     }
 
-    /// What is to be written.
-    interface Contents {
-        byte[] bytes() throws IOException;
-    }
-
     /// Asks where and writes.
-    void write(String title, String proposed, Contents contents) {
-        Optional<Path> target = ask.whereTo(title, proposed);
-        if (target.isEmpty()) return;
-        desk.work()
-                .lane("files")
-                .run(
-                        () -> {
-                            try {
-                                SafeCsv.writeBytes(target.get(), contents.bytes());
-                                return "Written: " + target.get();
-                            } catch (IOException failure) {
-                                return "Could not write "
-                                        + target.get()
-                                        + ": "
-                                        + failure.getMessage()
-                                        + (Files.isDirectory(target.get())
-                                                ? " (it is a folder)"
-                                                : "");
-                            }
-                        },
-                        desk.notices()::say);
+    void write(String title, String proposed, Callable<byte[]> contents) {
+        Saving.save(desk, ask, title, proposed, contents, () -> {});
     }
 
     /// The menu that saves the match in hand.

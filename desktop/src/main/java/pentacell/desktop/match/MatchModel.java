@@ -30,6 +30,8 @@ import pentacell.core.match.MatchResult;
 import pentacell.core.match.Matcher;
 import pentacell.core.match.SearchEffort;
 import pentacell.core.match.SearchWatch;
+import pentacell.core.need.Planned;
+import pentacell.core.need.Plans;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.PackFact;
@@ -107,6 +109,11 @@ final class MatchModel {
     /// Names who knows the rules as they are typed.
     void rulesFrom(Supplier<Optional<MatchRules>> source) {
         typed = source;
+    }
+
+    /// What was planned of the pack in hand.
+    Optional<Planned> planned() {
+        return Plans.of(desk.ledger().state()).plan(packName.get());
     }
 
     /// What a hand may change.

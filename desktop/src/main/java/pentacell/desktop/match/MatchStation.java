@@ -12,6 +12,7 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Found;
+import pentacell.desktop.frame.PackWork;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.Lazy;
@@ -69,6 +70,14 @@ public final class MatchStation implements Station {
                 .map(name ->
                         new Found(name + "  pack", Found.Where.AT_STATION, () -> takeInHand(name)))
                 .toList();
+    }
+
+    @Override
+    public boolean takes(PackWork work) {
+        if (work.kind() != PackWork.Kind.MATCH) return false;
+        takeInHand(work.pack());
+        showPane(SKYLINE);
+        return true;
     }
 
     @Override

@@ -13,8 +13,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import pentacell.core.pack.EveningWeights;
 import pentacell.core.pack.MatchRules;
+import pentacell.desktop.kit.NumberField;
+import pentacell.desktop.kit.NumberField.NotUnderstood;
 import pentacell.desktop.kit.Wrapping;
-import pentacell.desktop.match.NumberField.NotUnderstood;
 
 /// Rules that most matches do without, folded away until one is set: a capacity wanted, spares,
 /// models and IR, and what is evened out below the meter's noise.
@@ -120,9 +121,9 @@ final class MoreRules extends VBox {
     }
 
     private void show(EveningWeights weights) {
-        resistance.show(RuleFields.plain(weights.resistance()));
-        donors.show(RuleFields.plain(weights.donors()));
-        sameModels.show(RuleFields.plain(weights.models()));
+        resistance.show(NumberField.plain(weights.resistance()));
+        donors.show(NumberField.plain(weights.donors()));
+        sameModels.show(NumberField.plain(weights.models()));
     }
 
     void show(MatchRules rules) {

@@ -1,7 +1,5 @@
 package pentacell.desktop.match;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
@@ -25,7 +23,8 @@ import pentacell.core.pack.RescuedCells;
 import pentacell.core.pack.Selection;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
-import pentacell.desktop.match.NumberField.NotUnderstood;
+import pentacell.desktop.kit.NumberField;
+import pentacell.desktop.kit.NumberField.NotUnderstood;
 
 /// The rules of a match as they are typed.
 final class RuleFields extends VBox {
@@ -38,7 +37,7 @@ final class RuleFields extends VBox {
     private final NumberField repeatability;
     private final CheckBox rescued = new CheckBox("Rescued cells too");
     private final MoreRules more;
-    private String suggested = plain(100 * InstrumentFigures.USUAL_REPEATABILITY);
+    private String suggested = NumberField.plain(100 * InstrumentFigures.USUAL_REPEATABILITY);
 
     /// @param complaint hears what is wrong with a field
     RuleFields(Consumer<String> complaint) {
@@ -194,6 +193,13 @@ final class RuleFields extends VBox {
         }
     }
 
+    /// A size that was planned; the other rules stay as they are.
+    void showSize(int groups, int cells, int spares) {
+        series.show(String.valueOf(groups));
+        parallel.show(String.valueOf(cells));
+        more.spares().show(spares == 0 ? "" : String.valueOf(spares));
+    }
+
     void show(MatchRules rules) {
         series.show(String.valueOf(rules.series()));
         parallel.show(String.valueOf(Collections.max(rules.groupSizes())));
@@ -202,20 +208,13 @@ final class RuleFields extends VBox {
                         ? Quantity.RESISTANCE.number(rules.maxIrSpreadMilliohms().getAsDouble(), 2)
                         : "");
         rescued.setSelected(!rules.barsRescued());
-        minSoh.show(plain(100 * rules.minSohShare()));
-        repeatability.show(plain(100 * rules.repeatabilityShare()));
+        minSoh.show(NumberField.plain(100 * rules.minSohShare()));
+        repeatability.show(NumberField.plain(100 * rules.repeatabilityShare()));
         school.show(rules.policyInUse());
         more.show(rules);
         selection.getToggles().stream()
                 .filter(toggle -> rules.selection().equals(toggle.getUserData()))
                 .forEach(selection::selectToggle);
-    }
-
-    static String plain(double value) {
-        return new BigDecimal(value)
-                .setScale(3, RoundingMode.HALF_EVEN)
-                .stripTrailingZeros()
-                .toPlainString();
     }
 
     /// The field of a limit that stands in the way.

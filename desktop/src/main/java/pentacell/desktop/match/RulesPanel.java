@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -19,6 +20,7 @@ import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.SearchWatch;
 import pentacell.core.measure.InstrumentFigures;
+import pentacell.core.need.Plans;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Packs;
 import pentacell.core.school.Grading;
@@ -26,6 +28,7 @@ import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.NumberField;
 import pentacell.desktop.kit.Scrolled;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.desktop.match.MatchModel.Search;
@@ -112,6 +115,8 @@ final class RulesPanel extends VBox {
                 .subscribe(name -> {
                     pack.setValue(name);
                     sayStock();
+                    // no pack was shown before, none is now: nobody hears of that
+                    if (Packs.of(desk.ledger().state()).pack(name).isEmpty()) showAsPlanned();
                 });
         pack.valueProperty()
                 .subscribe(name -> {
@@ -121,7 +126,12 @@ final class RulesPanel extends VBox {
                 .stateProperty()
                 .subscribe(state -> {
                     String present = model.packNameProperty().get();
-                    List<String> names = List.copyOf(Packs.of(state).all().keySet());
+                    List<String> names =
+                            Stream.concat(
+                                            Packs.of(state).all().keySet().stream(),
+                                            Plans.of(state).all().keySet().stream())
+                                    .distinct()
+                                    .toList();
                     if (!pack.getItems().equals(names)) pack.getItems().setAll(names);
                     pack.setValue(present.isEmpty() ? MatchModel.NEW_PACK : present);
                 });
@@ -159,6 +169,18 @@ final class RulesPanel extends VBox {
                 Optional.ofNullable(from.getValue()).filter(name -> !name.equals(WHOLE_STOCK));
         return fields.rules(chemistry.getValue())
                 .map(rules -> rules.with(change -> change.cellsFrom(selection)));
+    }
+
+    /// What was planned of a pack that is not matched yet.
+    private void showAsPlanned() {
+        model.planned()
+                .ifPresent(plan -> {
+                    chemistry.setValue(plan.need().chemistry());
+                    plan.chosen()
+                            .ifPresent(pack ->
+                                    fields.showSize(
+                                            pack.series(), pack.parallel(), plan.need().spares()));
+                });
     }
 
     private void show(MatchRules rules) {
@@ -236,7 +258,7 @@ final class RulesPanel extends VBox {
         nearest.setVisible(canTake);
         nearest.setManaged(canTake);
         if (!canTake) return;
-        String value = RuleFields.plain(infeasible.nearest().getAsDouble());
+        String value = NumberField.plain(infeasible.nearest().getAsDouble());
         nearest.setText("Use " + value + " and match");
         nearest.setOnAction(pressed -> {
             field.get().show(value);

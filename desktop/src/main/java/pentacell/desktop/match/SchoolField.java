@@ -8,8 +8,9 @@ import pentacell.core.pack.MatchPolicy;
 import pentacell.core.pack.MatchSchool;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.NumberField;
+import pentacell.desktop.kit.NumberField.NotUnderstood;
 import pentacell.desktop.kit.Wrapping;
-import pentacell.desktop.match.NumberField.NotUnderstood;
 
 /// The school of matching, what it means in two sentences, and its figure where it has one.
 final class SchoolField extends VBox {
@@ -46,7 +47,7 @@ final class SchoolField extends VBox {
                 policy.school() == MatchSchool.NARROW_BINS
                         ? "Width of the bin / mAh"
                         : "Within ± σ of the mean");
-        figure.show(RuleFields.plain(policy.figure()));
+        figure.show(NumberField.plain(policy.figure()));
         meaning.setText(meaning(policy.school()));
     }
 

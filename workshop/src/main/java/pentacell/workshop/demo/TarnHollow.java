@@ -24,7 +24,8 @@ public final class TarnHollow {
                     DemoCells::write,
                     DemoMishaps::write,
                     DemoPacks::write,
-                    DemoUnopened::write);
+                    DemoUnopened::write,
+                    DemoPlans::write);
 
     private TarnHollow() {}
 

@@ -1,5 +1,7 @@
-package pentacell.desktop.match;
+package pentacell.desktop.kit;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import javafx.css.PseudoClass;
@@ -11,9 +13,9 @@ import javafx.scene.layout.VBox;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 
-/// A rule that is a number: its caption, the field, what is expected in it, and the mark of what
+/// A number to be typed: its caption, the field, what is expected in it, and the mark of what
 /// cannot be understood.
-final class NumberField extends VBox {
+public final class NumberField extends VBox {
     private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
 
     private final TextField field;
@@ -25,7 +27,7 @@ final class NumberField extends VBox {
 
     /// @param expected what is to be typed, in words
     /// @param complaint hears what is wrong with it
-    NumberField(
+    public NumberField(
             String id,
             String caption,
             String text,
@@ -48,79 +50,107 @@ final class NumberField extends VBox {
         HBox.setHgrow(this, Priority.ALWAYS);
     }
 
-    TextField field() {
+    public TextField field() {
         return field;
     }
 
-    void caption(String text) {
+    public void caption(String text) {
         caption.setText(text);
     }
 
     /// What an empty field stands for.
-    NumberField empty(String means) {
+    public NumberField empty(String means) {
         field.setPromptText(means);
         return this;
     }
 
-    boolean isBlank() {
+    public boolean isBlank() {
         return field.getText().isBlank();
     }
 
-    void show(String text) {
+    public void show(String text) {
         field.setText(text);
     }
 
-    void show(OptionalDouble value) {
-        field.setText(value.isPresent() ? RuleFields.plain(value.getAsDouble()) : "");
+    public void show(OptionalDouble value) {
+        field.setText(value.isPresent() ? plain(value.getAsDouble()) : "");
+    }
+
+    /// Whether it holds nothing, or a number that is expected.
+    public boolean isUnderstood() {
+        OptionalDouble number = typed();
+        return isBlank()
+                || number.isPresent()
+                        && number.getAsDouble() >= least
+                        && number.getAsDouble() <= most;
+    }
+
+    /// Marks what cannot be understood and says what is expected, without taking the caret there.
+    public boolean mark() {
+        boolean isWrong = !isUnderstood();
+        field.pseudoClassStateChanged(WRONG, isWrong);
+        if (isWrong) complaint.accept(expectation());
+        return isWrong;
+    }
+
+    private String expectation() {
+        return "\"%s\": expected %s, %s to %s."
+                .formatted(
+                        field.getText(),
+                        expected,
+                        Quantity.COUNT.number(least),
+                        Quantity.COUNT.number(most));
     }
 
     /// What is typed, whatever it is worth.
-    OptionalDouble typed() {
+    public OptionalDouble typed() {
         return NumberText.parse(field.getText());
     }
 
     /// The number; a field that is empty has none.
     ///
     /// @throws NotUnderstood after marking what cannot be understood
-    OptionalDouble number() throws NotUnderstood {
+    public OptionalDouble number() throws NotUnderstood {
         return isBlank() ? OptionalDouble.empty() : OptionalDouble.of(required());
     }
 
     /// The number, which must be there.
     ///
     /// @throws NotUnderstood after marking what cannot be understood
-    double required() throws NotUnderstood {
+    public double required() throws NotUnderstood {
         OptionalDouble number = typed();
         if (number.isPresent() && number.getAsDouble() >= least && number.getAsDouble() <= most)
             return number.getAsDouble();
-        throw complain(
-                "\"%s\": expected %s, %s to %s."
-                        .formatted(
-                                field.getText(),
-                                expected,
-                                Quantity.COUNT.number(least),
-                                Quantity.COUNT.number(most)));
+        throw complain(expectation());
     }
 
     /// The whole number, which must be there.
     ///
     /// @throws NotUnderstood after marking what cannot be understood
-    int whole() throws NotUnderstood {
+    public int whole() throws NotUnderstood {
         double number = required();
         if (number == Math.rint(number)) return (int) number;
         throw complain("\"%s\" is not a whole number of %s.".formatted(field.getText(), expected));
     }
 
     /// Marks the field and says what is wrong with it.
-    NotUnderstood complain(String sentence) {
+    public NotUnderstood complain(String sentence) {
         field.pseudoClassStateChanged(WRONG, true);
         field.requestFocus();
         complaint.accept(sentence);
         return new NotUnderstood();
     }
 
+    /// A number as it is typed: three digits behind the point at most, no zeros at its end.
+    public static String plain(double value) {
+        return new BigDecimal(value)
+                .setScale(3, RoundingMode.HALF_EVEN)
+                .stripTrailingZeros()
+                .toPlainString();
+    }
+
     /// A field was marked; there is nothing more to say.
-    static final class NotUnderstood extends Exception {
+    public static final class NotUnderstood extends Exception {
         private static final long serialVersionUID = 1;
     }
 }

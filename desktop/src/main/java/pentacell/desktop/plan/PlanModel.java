@@ -1,0 +1,425 @@
+package pentacell.desktop.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellModel;
+import pentacell.core.donor.Price;
+import pentacell.core.donor.Purchases;
+import pentacell.core.grade.JudgedStock;
+import pentacell.core.grade.MatchableStock;
+import pentacell.core.match.Candidate;
+import pentacell.core.need.Chosen;
+import pentacell.core.need.Need;
+import pentacell.core.need.Part;
+import pentacell.core.need.PartPrice;
+import pentacell.core.need.PlanFact;
+import pentacell.core.need.Planned;
+import pentacell.core.need.Plans;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
+import pentacell.core.plan.BoxFit;
+import pentacell.core.plan.CellSupply;
+import pentacell.core.plan.PackChecks;
+import pentacell.core.plan.PackPlan;
+import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.PackPlanner;
+import pentacell.core.plan.PackRun;
+import pentacell.core.plan.PartsList;
+import pentacell.core.plan.VoltageBar;
+import pentacell.core.state.WorkshopState;
+import pentacell.desktop.frame.Desk;
+
+/// What Plan knows: the pack in hand with its need, the packs that could meet it, and the one that
+/// is looked at.
+final class PlanModel {
+    /// What a pack is called before anyone named it.
+    static final String NEW_PACK = "New pack";
+
+    private static final double BAND_SIGMAS = 2;
+    private static final double BENCH_CELSIUS = 25;
+
+    private final Desk desk;
+    private final ReadOnlyObjectWrapper<String> pack = new ReadOnlyObjectWrapper<>("");
+    private final ReadOnlyObjectWrapper<Optional<Need>> need =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Proposal>> proposal =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Judged>> judged =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<String> said = new ReadOnlyObjectWrapper<>("");
+    private Optional<Chosen> lookedAt = Optional.empty();
+    private int asked;
+    private boolean isShown;
+
+    PlanModel(Desk desk) {
+        this.desk = desk;
+        desk.ledger().stateProperty().subscribe(this::follow);
+    }
+
+    ReadOnlyObjectProperty<String> packProperty() {
+        return pack.getReadOnlyProperty();
+    }
+
+    /// The need as it is shown: as it is typed, else as it was logged.
+    ReadOnlyObjectProperty<Optional<Need>> needProperty() {
+        return need.getReadOnlyProperty();
+    }
+
+    ReadOnlyObjectProperty<Optional<Proposal>> proposalProperty() {
+        return proposal.getReadOnlyProperty();
+    }
+
+    ReadOnlyObjectProperty<Optional<Judged>> judgedProperty() {
+        return judged.getReadOnlyProperty();
+    }
+
+    /// Why there is no proposal; empty when there is.
+    ReadOnlyObjectProperty<String> saidProperty() {
+        return said.getReadOnlyProperty();
+    }
+
+    /// The pack in hand as it was logged.
+    Optional<Planned> planned() {
+        return Plans.of(desk.ledger().state()).plan(pack.get());
+    }
+
+    /// Nothing is worked out before somebody looks.
+    void enter() {
+        if (isShown) return;
+        isShown = true;
+        propose();
+    }
+
+    private void follow(WorkshopState state) {
+        Plans plans = Plans.of(state);
+        boolean isGone =
+                !plans.all().isEmpty()
+                        && plans.plan(pack.get()).isEmpty()
+                        && (pack.get().isEmpty() || pack.get().equals(NEW_PACK));
+        if (isGone) pack.set(plans.all().keySet().iterator().next());
+        if (pack.get().isEmpty()) pack.set(NEW_PACK);
+        show();
+    }
+
+    private void show() {
+        need.set(planned().map(Planned::need));
+        if (isShown) propose();
+    }
+
+    /// Takes another pack in hand; one of this name need not be planned yet.
+    void takeInHand(String name) {
+        String plain = name.strip();
+        if (plain.isEmpty() || plain.equals(pack.get())) return;
+        pack.set(plain);
+        lookedAt = Optional.empty();
+        show();
+    }
+
+    /// Shows what a need that is being typed would come to.
+    void tryOut(Need typed) {
+        if (need.get().equals(Optional.of(typed))) return;
+        need.set(Optional.of(typed));
+        propose();
+    }
+
+    /// Logs the need of the pack in hand, unless it is what was logged already.
+    void state(Need stated) {
+        state(stated, () -> {}, () -> {});
+    }
+
+    /// Logs the need of the pack in hand, unless it is what was logged already.
+    void state(Need stated, Runnable onLogged, Runnable onFailed) {
+        if (planned().map(Planned::need).equals(Optional.of(stated))) {
+            onLogged.run();
+            return;
+        }
+        desk.ledger()
+                .log(
+                        "State need of " + pack.get(),
+                        List.of(new PlanFact.NeedStated(pack.get(), stated)),
+                        onLogged,
+                        onFailed);
+    }
+
+    private void log(String words, List<PlanFact> facts, String after) {
+        desk.ledger()
+                .log(
+                        words,
+                        facts,
+                        () -> {
+                            if (!after.isEmpty()) desk.notices().say(after);
+                        });
+    }
+
+    /// Plans a pack of another name for the same need.
+    void copyAs(String name) {
+        Optional<Need> copied = need.get();
+        if (copied.isEmpty()) return;
+        pack.set(name);
+        lookedAt = Optional.empty();
+        log(
+                "Copy plan as " + name,
+                List.of(new PlanFact.NeedStated(name, copied.get())),
+                "Planned as “%s” too.".formatted(name));
+    }
+
+    /// A name that no pack has yet.
+    String freeName(String like) {
+        WorkshopState state = desk.ledger().state();
+        for (int number = 2; ; number++) {
+            String name = like + " " + number;
+            if (Plans.of(state).plan(name).isEmpty() && Packs.of(state).pack(name).isEmpty())
+                return name;
+        }
+    }
+
+    /// Gives up the plan of the pack in hand.
+    void drop() {
+        String dropped = pack.get();
+        if (planned().isEmpty()) return;
+        log(
+                "Drop plan of " + dropped,
+                List.of(new PlanFact.PlanDropped(dropped)),
+                "Dropped the plan of “%s”; Ctrl+Z brings it back.".formatted(dropped));
+    }
+
+    /// Takes the pack that is looked at for the need.
+    void choose() {
+        judged.get()
+                .ifPresent(now -> {
+                    Chosen chosen = new Chosen(now.option().series(), now.option().parallel());
+                    if (planned().flatMap(Planned::chosen).equals(Optional.of(chosen))) return;
+                    List<PlanFact> facts = new ArrayList<>();
+                    if (!planned().map(Planned::need).equals(need.get()))
+                        need.get()
+                                .ifPresent(typed ->
+                                        facts.add(new PlanFact.NeedStated(pack.get(), typed)));
+                    facts.add(new PlanFact.PackChosen(pack.get(), chosen));
+                    log(
+                            "Choose %s for %s".formatted(chosen.arrangement(), pack.get()),
+                            facts,
+                            invalidates(chosen)
+                                    .orElse(
+                                            "%s is planned as %s."
+                                                    .formatted(pack.get(), chosen.arrangement())));
+                });
+    }
+
+    /// What a choice makes of a match that was made for another.
+    Optional<String> invalidates(Chosen chosen) {
+        return matched()
+                .filter(match -> !match.rules().arrangement().equals(chosen.arrangement()))
+                .map(match ->
+                        "%s is matched as %s%s: match it again for %s."
+                                .formatted(
+                                        pack.get(),
+                                        match.rules().arrangement(),
+                                        match.picked().isEmpty()
+                                                ? ""
+                                                : " and %d of its cells are picked"
+                                                        .formatted(match.picked().size()),
+                                        chosen.arrangement()));
+    }
+
+    /// The match of the pack in hand, when it has one.
+    Optional<Pack> matched() {
+        return Packs.of(desk.ledger().state()).pack(pack.get());
+    }
+
+    /// Looks at a pack of the ladder.
+    void lookAt(Chosen chosen) {
+        lookedAt = Optional.of(chosen);
+        proposal.get()
+                .ifPresent(now -> {
+                    if (now.option(chosen.series(), chosen.parallel()).isPresent()) judge(now);
+                    else propose();
+                });
+    }
+
+    /// Prices as they stand.
+    Map<Part, Price> prices() {
+        return Plans.of(desk.ledger().state()).prices();
+    }
+
+    /// Logs what parts cost.
+    void price(List<PartPrice> prices) {
+        log("Price parts", List.of(new PlanFact.PartsPriced(prices)), "");
+    }
+
+    /// The pack that was asked for: looked at, else chosen.
+    private Optional<Chosen> inHand() {
+        return lookedAt.or(() -> planned().flatMap(Planned::chosen));
+    }
+
+    private static Chosen first(PackPlan plan) {
+        Option first = plan.best().orElseGet(() -> plan.ranked().get(0));
+        return new Chosen(first.series(), first.parallel());
+    }
+
+    private void propose() {
+        int number = ++asked;
+        if (need.get().isEmpty()) {
+            proposal.set(Optional.empty());
+            judged.set(Optional.empty());
+            said.set("");
+            return;
+        }
+        Need wanted = need.get().get();
+        WorkshopState state = desk.ledger().state();
+        JudgedStock standing = desk.ledger().judged();
+        String name = pack.get();
+        Optional<Chosen> inHand = inHand();
+        desk.work()
+                .lane("plan")
+                .run(
+                        () -> proposal(wanted, state, standing, name, inHand),
+                        found -> {
+                            if (number != asked) return;
+                            said.set(
+                                    found.isPresent()
+                                            ? ""
+                                            : "There is no measured cell of this chemistry in stock: say under Need what a cell is like.");
+                            proposal.set(found);
+                            if (found.isPresent()) judge(found.get());
+                            else judged.set(Optional.empty());
+                        });
+    }
+
+    private static Optional<Proposal> proposal(
+            Need wanted,
+            WorkshopState state,
+            JudgedStock standing,
+            String name,
+            Optional<Chosen> inHand) {
+        return supply(wanted, state, standing, name)
+                .map(supply -> {
+                    PackPlan plan = PackPlanner.plan(wanted, supply);
+                    List<Option> ladder = new ArrayList<>(plan.ranked());
+                    Chosen chosen = inHand.orElseGet(() -> first(plan));
+                    boolean isThere =
+                            ladder.stream()
+                                    .anyMatch(each ->
+                                            each.series() == chosen.series()
+                                                    && each.parallel() == chosen.parallel());
+                    if (!isThere) {
+                        ladder.add(PackPlanner.option(wanted, supply, chosen));
+                        ladder.sort(PackPlan.LEAST_IN_THE_WAY_FIRST);
+                    }
+                    int cells = plan.best().map(Option::cells).orElse(chosen.cells());
+                    return new Proposal(
+                            wanted, supply, plan, ladder, VoltageBar.of(wanted, supply, cells));
+                });
+    }
+
+    private static Optional<CellSupply> supply(
+            Need wanted, WorkshopState state, JudgedStock standing, String name) {
+        if (wanted.cell().isPresent())
+            return wanted.cell().map(cell -> CellSupply.assumed(cell, OptionalInt.empty()));
+        Function<Candidate, Optional<CellFormat>> format =
+                cell -> Catalogue.of(state).model(cell.model()).map(CellModel::format);
+        return CellSupply.stock(
+                MatchableStock.of(state, standing, name).candidates(), wanted.chemistry(), format);
+    }
+
+    private void judge(Proposal now) {
+        int number = ++asked;
+        Chosen chosen = inHand().orElseGet(() -> first(now.plan()));
+        Option option =
+                now.option(chosen.series(), chosen.parallel()).orElseGet(() -> now.ladder().get(0));
+        Map<Part, Price> prices = prices();
+        WorkshopState state = desk.ledger().state();
+        JudgedStock standing = desk.ledger().judged();
+        Optional<Pack> match = matched().filter(pack -> pack.groups().size() == option.series());
+        String name = pack.get();
+        desk.work()
+                .lane("plan")
+                .run(
+                        () -> judged(now, option, prices, state, standing, match, name),
+                        done -> {
+                            if (number == asked) judged.set(Optional.of(done));
+                        });
+    }
+
+    private static Judged judged(
+            Proposal now,
+            Option option,
+            Map<Part, Price> prices,
+            WorkshopState state,
+            JudgedStock standing,
+            Optional<Pack> match,
+            String name) {
+        Need need = now.need();
+        CellSupply supply = now.supply();
+        PartsList parts = PartsList.of(option, need, supply, prices);
+        Optional<Price> newWattHour =
+                Purchases.of(state)
+                        .newCell()
+                        .map(priced ->
+                                new Price(
+                                        priced.price().amount() / priced.wattHours(),
+                                        priced.price().currency()));
+        boolean hasSpread = supply.spreadAmpHours() > 0;
+        OptionalDouble coldest = need.coldestCelsius();
+        return new Judged(
+                now,
+                option,
+                PackChecks.of(option, need, supply),
+                parts,
+                parts.perKilowattHour(option, need, newWattHour),
+                need.box()
+                        .map(box ->
+                                BoxFit.of(supply.format(), box, need.packing(), option.cells())),
+                new Judged.Runs(
+                        PackRun.ofMeanCells(option, need, supply),
+                        hasSpread
+                                ? Optional.of(
+                                        PackRun.ofMeanCells(
+                                                option, need, supply, -BAND_SIGMAS, BENCH_CELSIUS))
+                                : Optional.empty(),
+                        hasSpread
+                                ? Optional.of(
+                                        PackRun.ofMeanCells(
+                                                option, need, supply, BAND_SIGMAS, BENCH_CELSIUS))
+                                : Optional.empty(),
+                        coldest.isPresent()
+                                ? Optional.of(
+                                        PackRun.ofMeanCells(
+                                                option, need, supply, 0, coldest.getAsDouble()))
+                                : Optional.empty(),
+                        match.flatMap(pack ->
+                                groups(state, standing, name, pack)
+                                        .map(groups ->
+                                                PackRun.ofMatched(
+                                                        need,
+                                                        supply.mean(option.cells()),
+                                                        groups,
+                                                        BENCH_CELSIUS)))));
+    }
+
+    /// The cells of a match; empty when one of them is no longer known or measured.
+    private static Optional<List<List<Candidate>>> groups(
+            WorkshopState state, JudgedStock standing, String name, Pack pack) {
+        Map<CellId, Candidate> known =
+                MatchableStock.of(state, standing, name).candidates().stream()
+                        .collect(Collectors.toMap(Candidate::id, Function.identity()));
+        List<List<Candidate>> groups = new ArrayList<>();
+        for (List<CellId> group : pack.groups()) {
+            List<Candidate> cells = new ArrayList<>();
+            for (CellId cell : group) Optional.ofNullable(known.get(cell)).ifPresent(cells::add);
+            if (cells.size() < group.size()) return Optional.empty();
+            groups.add(cells);
+        }
+        return Optional.of(groups);
+    }
+}
