@@ -76,6 +76,8 @@ public final class Main implements Runnable {
         commands.put("simulate", SimulateCommand.class);
         commands.put("plan", PlanCommand.class);
         commands.put("conductor", ConductorCommand.class);
+        commands.put("network", NetworkCommand.class);
+        commands.put("taps", TapsCommand.class);
         commands.put("triage", TriageCommand.class);
         commands.put("analyse", AnalyseCommand.class);
         commands.put("instrument", InstrumentCommand.class);

@@ -187,7 +187,7 @@ final class ArchitectureTest {
                                         "org.slf4j..",
                                         "pentacell.workshop..")),
                 Named.of(
-                        "core computes with nothing but java.base and its statistics",
+                        "core computes with nothing but java.base, statistics and matrices",
                         classes()
                                 .that()
                                 .resideInAPackage("pentacell.core..")
@@ -196,6 +196,7 @@ final class ArchitectureTest {
                                 .resideInAnyPackage(
                                         "java..",
                                         "pentacell.core..",
+                                        "org.ejml..",
                                         "org.hipparchus..",
                                         "org.jspecify..")),
                 Named.of(

@@ -27,7 +27,7 @@ final class PlanQuick implements QuickSource {
 
     @Override
     public String example() {
-        return "60w peak 150w 8h 20-30v   or 250w 12wh/km 40km 30-42v lfp 85%";
+        return "60w peak 150w 8h 20-30v   or 12wh/km 40km";
     }
 
     @Override

@@ -95,7 +95,6 @@ public final class TestStation implements Station {
     public List<Shot> shots() {
         return List.of(
                 // before anything is loaded
-                new Shot("time-sheet-shed", Theme.SHED, () -> showPane(TIME_SHEET)),
                 new Shot("time-sheet-paper", Theme.PAPER, () -> showPane(TIME_SHEET)),
                 new Shot(
                         "bays-paper",
@@ -105,9 +104,7 @@ public final class TestStation implements Station {
                             model.loadAsPlanned(8);
                         },
                         () -> model.sampleCount() > 2500),
-                new Shot("bays-shed", Theme.SHED, () -> showPane(BAYS)),
                 new Shot("hold-paper", Theme.PAPER, () -> showPane(SHELF)),
-                new Shot("hold-shed", Theme.SHED, () -> showPane(SHELF)),
                 new Shot("curve-paper", Theme.PAPER, this::poseCurve));
     }
 

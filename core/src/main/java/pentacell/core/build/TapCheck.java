@@ -1,0 +1,331 @@
+package pentacell.core.build;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.unit.Quantity;
+
+/// Whether the balance leads of a pack sit where they belong, before a board is plugged in.
+///
+/// Lead k belongs on the positive of group k, lead 0 on the pack's negative, against which all are
+/// read. So right leads read 0 and then one group more each. Where they do not, every reading is
+/// traced to the joint it comes from: as many groups up as it holds group voltages, of which the
+/// median step between neighbouring readings is the measure.
+public final class TapCheck {
+    /// What a lead that hangs on nothing, or on the pack's negative, reads at most, in V.
+    private static final double NOTHING_VOLTS = 0.5;
+
+    /// What a group may have, as a part of the usual one, so that the leads about it are still
+    /// believed; below, one joint was read twice.
+    private static final double LEAST_STEP = 0.15;
+
+    private static final double MOST_STEP = 1.4;
+
+    /// How far a reading may lie from a joint, in group voltages.
+    private static final double OFF_JOINT = 0.3;
+
+    /// A group stands out by this, in V, and by what a meter is off at that height.
+    private static final double ODD_VOLTS = 0.06;
+
+    private static final double METER_SHARE = 5e-4;
+
+    private static final int NOWHERE = -1;
+    private static final int SILENT = -2;
+
+    /// Of so many leads in a row off by one, the row was shifted.
+    private static final int A_ROW = 3;
+
+    private final double[] volts;
+    private final boolean[] reads;
+    private final int series;
+    private final Chemistry chemistry;
+    private final List<TapFault> faults = new ArrayList<>();
+
+    private TapCheck(List<OptionalDouble> readings, Chemistry chemistry) {
+        this.chemistry = chemistry;
+        series = readings.size() - 1;
+        volts = new double[series + 1];
+        reads = new boolean[series + 1];
+        for (int lead = 0; lead <= series; lead++) {
+            volts[lead] = readings.get(lead).orElse(0);
+            reads[lead] = readings.get(lead).isPresent();
+        }
+    }
+
+    /// What the readings of a plug say.
+    ///
+    /// @param readings of the leads 0 to S, in V; empty where the meter showed nothing
+    /// @throws IllegalArgumentException when there are fewer than two leads
+    public static TapVerdict of(List<OptionalDouble> readings, Chemistry chemistry) {
+        if (readings.size() < 2)
+            throw new IllegalArgumentException(
+                    "a plug has two leads or more, was " + readings.size());
+        return new TapCheck(readings, chemistry).verdict();
+    }
+
+    private TapVerdict verdict() {
+        if (areBelowZero()) {
+            faults.add(
+                    TapFault.ofLeads(
+                            TapFault.Kind.UNREADABLE,
+                            all(),
+                            "readings are below zero: put the black probe on the pack's negative and read again"));
+            return new TapVerdict(faults);
+        }
+        OptionalDouble group = usualGroup();
+        if (group.isEmpty()) {
+            noneReads();
+            return new TapVerdict(faults);
+        }
+        double u = group.getAsDouble();
+        if (areRight(u)) oddGroups(u);
+        else trace(u);
+        return new TapVerdict(faults);
+    }
+
+    /// The usual voltage of a group: the median of the steps between neighbouring readings, by
+    /// height, that can be one.
+    private OptionalDouble usualGroup() {
+        double[] sorted =
+                IntStream.rangeClosed(0, series)
+                        .filter(lead -> reads[lead])
+                        .mapToDouble(lead -> volts[lead])
+                        .sorted()
+                        .toArray();
+        double least = 0.5 * chemistry.endVolts();
+        double most = chemistry.chargeLimitVolts() + 0.25;
+        List<Double> steps = new ArrayList<>();
+        double before = 0;
+        for (double each : sorted) {
+            double step = each - before;
+            if (step >= least && step <= most) steps.add(step);
+            before = each;
+        }
+        if (!steps.isEmpty()) {
+            steps.sort(null);
+            return OptionalDouble.of(steps.get(steps.size() / 2));
+        }
+        // nothing but two or more groups at a time: the whole string tells
+        double whole = sorted.length == 0 ? 0 : sorted[sorted.length - 1] / series;
+        return whole >= least && whole <= most ? OptionalDouble.of(whole) : OptionalDouble.empty();
+    }
+
+    private boolean areBelowZero() {
+        double highest = Arrays.stream(volts).max().orElse(0);
+        return highest <= NOTHING_VOLTS && Arrays.stream(volts).min().orElse(0) < -NOTHING_VOLTS;
+    }
+
+    private void noneReads() {
+        List<Integer> silent =
+                IntStream.rangeClosed(1, series).filter(lead -> !isAnything(lead)).boxed().toList();
+        if (silent.size() == series) {
+            faults.add(
+                    TapFault.ofLeads(
+                            TapFault.Kind.OPEN,
+                            silent,
+                            "no lead reads anything: is the black probe on the pack's negative?"));
+            return;
+        }
+        faults.add(
+                TapFault.ofLeads(
+                        TapFault.Kind.UNREADABLE,
+                        all(),
+                        "no two readings lie one group apart: read again"));
+    }
+
+    private List<Integer> all() {
+        return IntStream.rangeClosed(0, series).boxed().toList();
+    }
+
+    private boolean isAnything(int lead) {
+        return reads[lead] && Math.abs(volts[lead]) > NOTHING_VOLTS;
+    }
+
+    /// Whether every lead reads a group more than the one before.
+    private boolean areRight(double u) {
+        if (!reads[0] || Math.abs(volts[0]) > NOTHING_VOLTS) return false;
+        for (int lead = 1; lead <= series; lead++) {
+            double step = volts[lead] - volts[lead - 1];
+            if (!reads[lead] || step < LEAST_STEP * u || step > MOST_STEP * u) return false;
+        }
+        // nothing above the last lead says whether it or its group is off
+        return Math.abs(volts[series] - volts[series - 1] - u) <= OFF_JOINT * u;
+    }
+
+    private void oddGroups(double u) {
+        double[] groups = new double[series];
+        for (int group = 0; group < series; group++)
+            groups[group] = volts[group + 1] - volts[group];
+        double[] sorted = groups.clone();
+        Arrays.sort(sorted);
+        double median =
+                series % 2 == 1
+                        ? sorted[series / 2]
+                        : (sorted[series / 2 - 1] + sorted[series / 2]) / 2;
+        if (series == 2) median = u;
+        for (int group = 0; group < series; group++) {
+            double off = groups[group] - median;
+            double meter = METER_SHARE * (volts[group] + volts[group + 1]);
+            if (Math.abs(off) > ODD_VOLTS + meter)
+                faults.add(
+                        TapFault.ofGroup(
+                                group + 1,
+                                "leads are right, but group %d has %s, %s the others' %s: even it out before the board is plugged in"
+                                        .formatted(
+                                                group + 1,
+                                                Quantity.VOLTAGE.text(groups[group]),
+                                                off < 0 ? "below" : "above",
+                                                Quantity.VOLTAGE.text(median))));
+        }
+    }
+
+    /// Finds the joint that each lead sits on, and says what that comes to.
+    private void trace(double u) {
+        int[] joint = new int[series + 1];
+        List<Integer> unreadable = new ArrayList<>();
+        for (int lead = 0; lead <= series; lead++) {
+            joint[lead] = jointOf(lead, u);
+            if (joint[lead] == NOWHERE) unreadable.add(lead);
+        }
+        if (isReversed(joint)) {
+            faults.add(
+                    TapFault.ofLeads(
+                            TapFault.Kind.REVERSED,
+                            all(),
+                            "the row is upside down: lead 0 sits on the pack's positive, lead %d on its negative; turn the plug's wiring round"
+                                    .formatted(series)));
+            return;
+        }
+        for (int lead : unreadable)
+            faults.add(
+                    TapFault.ofLeads(
+                            TapFault.Kind.UNREADABLE,
+                            List.of(lead),
+                            "lead %d reads %s, which is no joint of this pack: read it again, and look for a bad contact%s"
+                                    .formatted(
+                                            lead,
+                                            Quantity.VOLTAGE.text(volts[lead], 2),
+                                            lead == series
+                                                    ? "; or the last group is far off"
+                                                    : "")));
+        boolean[] isSaid = new boolean[series + 1];
+        for (int lead : unreadable) isSaid[lead] = true;
+        shifted(joint, isSaid);
+        swapped(joint, isSaid);
+        others(joint, isSaid);
+    }
+
+    private int jointOf(int lead, double u) {
+        if (!reads[lead]) return SILENT;
+        if (Math.abs(volts[lead]) <= NOTHING_VOLTS) return 0;
+        double groups = volts[lead] / u;
+        int joint = (int) Math.round(groups);
+        return joint < 1 || joint > series || Math.abs(groups - joint) > OFF_JOINT
+                ? NOWHERE
+                : joint;
+    }
+
+    private boolean isReversed(int[] joint) {
+        int turned = 0;
+        for (int lead = 0; lead <= series; lead++) {
+            boolean isSilentEnd = joint[lead] == SILENT;
+            if (joint[lead] == series - lead) turned++;
+            else if (!isSilentEnd) return false;
+        }
+        // two leads turned are two leads swapped
+        return series > 1 && turned >= Math.max(2, series);
+    }
+
+    /// A run of leads that all sit one joint too low, or one too high.
+    private void shifted(int[] joint, boolean[] isSaid) {
+        for (int by : new int[] {-1, 1}) {
+            int from = 0;
+            while (from <= series) {
+                int to = from;
+                while (to <= series && !isSaid[to] && isOff(joint, to, by)) to++;
+                int length = to - from;
+                boolean isWhole = length >= series;
+                if (length >= A_ROW || isWhole && length >= 1) {
+                    List<Integer> leads = IntStream.range(from, to).boxed().toList();
+                    for (int lead : leads) isSaid[lead] = true;
+                    // the lead that fell off the row's end reads nothing
+                    if (by > 0 && to <= series && (joint[to] == 0 || joint[to] == SILENT))
+                        isSaid[to] = true;
+                    if (by < 0 && from == 1) isSaid[0] = true;
+                    faults.add(
+                            TapFault.ofLeads(
+                                    TapFault.Kind.SHIFTED,
+                                    leads,
+                                    "leads %d to %d are off by one: each sits a joint too %s%s"
+                                            .formatted(
+                                                    leads.get(0),
+                                                    leads.get(leads.size() - 1),
+                                                    by > 0 ? "high" : "low",
+                                                    by < 0 && from > 1
+                                                            ? "; or group %d holds nothing"
+                                                                    .formatted(from)
+                                                            : "")));
+                }
+                from = Math.max(to, from + 1);
+            }
+        }
+    }
+
+    private boolean isOff(int[] joint, int lead, int by) {
+        return joint[lead] >= 0 && joint[lead] == lead + by;
+    }
+
+    private void swapped(int[] joint, boolean[] isSaid) {
+        for (int one = 0; one <= series; one++)
+            for (int other = one + 1; other <= series; other++) {
+                if (isSaid[one] || isSaid[other]) continue;
+                if (joint[one] != other || joint[other] != one) continue;
+                isSaid[one] = true;
+                isSaid[other] = true;
+                faults.add(
+                        TapFault.ofLeads(
+                                TapFault.Kind.SWAPPED,
+                                List.of(one, other),
+                                "leads %d and %d have changed places: move one at a time, insulate its end meanwhile"
+                                        .formatted(one, other)));
+            }
+    }
+
+    private void others(int[] joint, boolean[] isSaid) {
+        for (int lead = 0; lead <= series; lead++) {
+            if (isSaid[lead] || joint[lead] == lead) continue;
+            if (joint[lead] == SILENT || joint[lead] == 0)
+                faults.add(
+                        TapFault.ofLeads(
+                                TapFault.Kind.OPEN,
+                                List.of(lead),
+                                "lead %d reads nothing: broken, or never joined to %s"
+                                        .formatted(lead, place(lead))));
+            else
+                faults.add(
+                        TapFault.ofLeads(
+                                TapFault.Kind.WRONG_TAP,
+                                List.of(lead),
+                                "lead %d sits on %s, it belongs on %s"
+                                        .formatted(lead, place(joint[lead]), place(lead))));
+        }
+    }
+
+    private static String place(int joint) {
+        return joint == 0 ? "the pack's negative" : "the positive of group " + joint;
+    }
+
+    /// What lead k should read, with groups of these voltages, in V.
+    public static List<Double> expected(List<Double> groupVolts) {
+        List<Double> expected = new ArrayList<>(List.of(0.0));
+        double sum = 0;
+        for (double group : groupVolts) {
+            sum += group;
+            expected.add(sum);
+        }
+        return expected;
+    }
+}
