@@ -10,6 +10,8 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pentacell.core.donor.Price;
 import pentacell.core.need.Chosen;
@@ -30,6 +32,9 @@ final class PacksPane extends VBox {
     private final PlanModel model;
     private final PlotSurface window = new PlotSurface((pen, width, height) -> {});
     private final PlotSurface ladder = new PlotSurface((pen, width, height) -> {});
+    // the style sheet says how small a plot may get, so how high these are is said around them
+    private final StackPane windowPlace = new StackPane(window);
+    private final StackPane ladderPlace = new StackPane(ladder);
     private final Label meaning = new Label();
     private final Label compared = new Label();
     private final NumberField series;
@@ -80,10 +85,10 @@ final class PacksPane extends VBox {
                                 meaning,
                                 ControlRow.gap(),
                                 ControlRow.tight(new Label("Another size"), series, parallel)),
-                        window,
+                        windowPlace,
                         how,
                         compared,
-                        ladder);
+                        ladderPlace);
         model.judgedProperty().subscribe(now -> show());
         model.saidProperty().subscribe(now -> show());
         model.needProperty().subscribe(now -> show());
@@ -141,13 +146,12 @@ final class PacksPane extends VBox {
         ladder.repaint(new LadderPicture(content(judged))::paint);
         double em = window.em();
         int bars = judged.map(now -> WindowPicture.rows(now.proposal().bars())).orElse(0);
-        window.setMinHeight(bars == 0 ? 0 : (AXIS_EM + BAR_EM * bars) * em);
-        window.setPrefHeight(window.getMinHeight());
-        ladder.setMinHeight(
+        setHeight(windowPlace, bars == 0 ? 0 : (AXIS_EM + BAR_EM * bars) * em);
+        setHeight(
+                ladderPlace,
                 options.isEmpty()
                         ? 0
                         : (LadderPicture.HEAD_EM + LadderPicture.ROW_EM * options.size()) * em);
-        ladder.setPrefHeight(ladder.getMinHeight());
         compared.setText(
                 judged.isPresent() && beside.isPresent()
                         ? judged.get()
@@ -155,6 +159,11 @@ final class PacksPane extends VBox {
                                 .plan()
                                 .compared(judged.get().option(), beside.get())
                         : "");
+    }
+
+    private static void setHeight(Region place, double height) {
+        place.setMinHeight(height);
+        place.setPrefHeight(height);
     }
 
     private String meaning(Optional<Judged> judged) {
