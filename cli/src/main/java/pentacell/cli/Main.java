@@ -78,6 +78,7 @@ public final class Main implements Runnable {
         commands.put("conductor", ConductorCommand.class);
         commands.put("network", NetworkCommand.class);
         commands.put("taps", TapsCommand.class);
+        commands.put("prove", ProveCommand.class);
         commands.put("triage", TriageCommand.class);
         commands.put("analyse", AnalyseCommand.class);
         commands.put("instrument", InstrumentCommand.class);

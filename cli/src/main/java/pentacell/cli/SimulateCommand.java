@@ -4,32 +4,21 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.circuit.CircuitCell;
 import pentacell.core.circuit.Discharged;
 import pentacell.core.circuit.Load;
 import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.circuit.VoltageCurve;
-import pentacell.workshop.exchange.CellCsv;
-import pentacell.workshop.exchange.CellRow;
-import pentacell.workshop.exchange.CellTable;
 import pentacell.workshop.exchange.CellTable.Problem;
 import pentacell.workshop.exchange.CurveCsv;
-import pentacell.workshop.exchange.LockCsv;
 import pentacell.workshop.exchange.SafeCsv;
 import pentacell.workshop.exchange.SimulationFiles;
-import pentacell.workshop.exchange.TestedCsv;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -127,32 +116,18 @@ final class SimulateCommand implements Callable<Integer> {
             problems.addAll(read.problems());
             curve = read.curve().orElse(curve);
         }
-        LockCsv grouping = LockCsv.read(groupsFile);
-        problems.addAll(grouping.problems());
-        Map<CellId, List<CircuitCell>> lot = lot(curve, grouping, problems);
-        List<List<CellId>> groups = groups(grouping, problems);
+        GroupedLot lot = GroupedLot.read(groupsFile, cells, curve);
+        problems.addAll(lot.problems());
         PrintWriter errors = spec.commandLine().getErr();
+        lot.notes().forEach(errors::println);
         problems.forEach(problem -> errors.println(problem.text()));
         if (!problems.isEmpty()) return Exit.UNREADABLE_INPUT;
-        // every can of a unit is a cell of the circuit
-        List<List<CellId>> cans =
-                groups.stream()
-                        .map(group ->
-                                group.stream()
-                                        .flatMap(id -> cans(lot, id).stream().map(each -> id))
-                                        .toList())
-                        .toList();
         List<List<String>> lines = new ArrayList<>();
         Discharged outcome;
         try {
             outcome =
                     PackSimulation.discharge(
-                            groups.stream()
-                                    .map(group ->
-                                            group.stream()
-                                                    .flatMap(id -> cans(lot, id).stream())
-                                                    .toList())
-                                    .toList(),
+                            lot.circuit(),
                             curve,
                             drawn,
                             end,
@@ -163,8 +138,8 @@ final class SimulateCommand implements Callable<Integer> {
         } catch (IllegalArgumentException endless) {
             throw Usage.wrong(spec, endless.getMessage() + "; take a larger load or --step");
         }
-        if (out != null) SafeCsv.write(out, SafeCsv.text(header(groups.size()), lines));
-        Result.give(spec, summary, SimulationFiles.json(outcome, cans));
+        if (out != null) SafeCsv.write(out, SafeCsv.text(header(lot.groups().size()), lines));
+        Result.give(spec, summary, SimulationFiles.json(outcome, lot.cans()));
         return Exit.DONE;
     }
 
@@ -181,83 +156,6 @@ final class SimulateCommand implements Callable<Integer> {
         } catch (IllegalArgumentException wrong) {
             throw Usage.wrong(spec, "--load: " + wrong.getMessage());
         }
-    }
-
-    /// The cells of the groups as parts of a circuit.
-    private Map<CellId, List<CircuitCell>> lot(
-            VoltageCurve curve, LockCsv grouping, List<Problem> problems) {
-        Map<CellId, CellRow> rows = new HashMap<>();
-        CellTable table =
-                CellCsv.read(
-                        cells,
-                        row -> {
-                            if (grouping.locks().containsKey(row.id())) rows.put(row.id(), row);
-                        });
-        table.notes().forEach(spec.commandLine().getErr()::println);
-        problems.addAll(table.problems());
-        if (!table.problems().isEmpty()) return Map.of();
-        TestedCsv tested = TestedCsv.read(cells);
-        problems.addAll(tested.problems());
-        String name = String.valueOf(cells.getFileName());
-        Map<CellId, List<CircuitCell>> lot = new HashMap<>();
-        for (CellId id : grouping.locks().keySet()) {
-            Optional<CellRow> row = Optional.ofNullable(rows.get(id));
-            if (row.isEmpty()) {
-                problems.add(new Problem(name, 0, "cell " + id + " is in a group but not here"));
-                continue;
-            }
-            if (row.get().milliampHours().isEmpty() || row.get().milliohms().isEmpty()) {
-                problems.add(
-                        new Problem(
-                                name,
-                                row.get().line(),
-                                "cell %s has no %s, expected a value"
-                                        .formatted(
-                                                id,
-                                                row.get().milliampHours().isEmpty()
-                                                        ? "capacity_mah"
-                                                        : "ir_mohm")));
-                continue;
-            }
-            double ampHours = row.get().milliampHours().getAsDouble() / 1000;
-            double ohms = row.get().milliohms().getAsDouble() / 1000;
-            try {
-                TestedCsv.Test test = tested.tests().get(id);
-                CircuitCell whole =
-                        test == null
-                                ? new CircuitCell(ampHours, ohms)
-                                : CircuitCell.measured(
-                                        curve, ampHours, ohms, test.amps(), test.endVolts());
-                lot.put(id, whole.cans(row.get().count()));
-            } catch (IllegalArgumentException wrong) {
-                problems.add(
-                        new Problem(
-                                name, row.get().line(), "cell " + id + ": " + wrong.getMessage()));
-            }
-        }
-        return lot;
-    }
-
-    private static List<CircuitCell> cans(Map<CellId, List<CircuitCell>> lot, CellId id) {
-        return lot.getOrDefault(id, List.of());
-    }
-
-    private List<List<CellId>> groups(LockCsv grouping, List<Problem> problems) {
-        int count = grouping.locks().values().stream().mapToInt(each -> each + 1).max().orElse(0);
-        List<List<CellId>> groups =
-                IntStream.range(0, count).<List<CellId>>mapToObj(g -> new ArrayList<>()).toList();
-        grouping.locks().keySet().stream()
-                .sorted()
-                .forEach(id -> groups.get(grouping.locks().getOrDefault(id, 0)).add(id));
-        for (int g = 0; g < count; g++)
-            if (groups.get(g).isEmpty())
-                problems.add(
-                        new Problem(
-                                String.valueOf(groupsFile.getFileName()),
-                                0,
-                                "group %d has no cell; groups count from 1 to %d"
-                                        .formatted(g + 1, count)));
-        return groups;
     }
 
     private static List<String> header(int groups) {

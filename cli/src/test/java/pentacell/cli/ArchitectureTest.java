@@ -41,7 +41,8 @@ final class ArchitectureTest {
         "pentacell.core.shelf..",
         "pentacell.core.build..",
         "pentacell.core.circuit..",
-        "pentacell.core.plan.."
+        "pentacell.core.plan..",
+        "pentacell.core.prove.."
     };
 
     static Stream<Named<ArchRule>> rules() {
@@ -99,6 +100,7 @@ final class ArchitectureTest {
                                         "pentacell.core.schedule..",
                                         "pentacell.core.triage..",
                                         "pentacell.core.plan..",
+                                        "pentacell.core.prove..",
                                         "pentacell.core.build..")
                                 .should()
                                 .dependOnClassesThat()

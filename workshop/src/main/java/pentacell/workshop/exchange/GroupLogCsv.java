@@ -1,0 +1,217 @@
+package pentacell.workshop.exchange;
+
+import de.siegmar.fastcsv.reader.CommentStrategy;
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import pentacell.core.measure.Column;
+import pentacell.core.prove.GroupLog;
+import pentacell.core.unit.Count;
+import pentacell.workshop.exchange.CellTable.Problem;
+
+/// Reads the log of a whole pack: time, current and the voltage of every group, by the names of
+/// their columns. Good lines are taken, bad ones told with their place.
+public final class GroupLogCsv {
+    private static final int MOST_PROBLEMS = 20;
+
+    /// So many lines that begin again at an earlier time are a clock that was set back.
+    private static final int CLOCK_LINES = 5;
+
+    private static final Pattern GROUP =
+            Pattern.compile("(?:group|cell|g|c|v|s)_?(\\d{1,3})(?:_(v|mv|volts?|voltage))?");
+
+    private final String name;
+    private final List<Problem> problems = new ArrayList<>();
+    private final List<String> notes = new ArrayList<>();
+    private final Column.Builder seconds = new Column.Builder();
+    private final Column.Builder amps = new Column.Builder();
+    private final List<Column.Builder> volts = new ArrayList<>();
+    private int time = -1;
+    private double timeFactor = 1;
+    private int current = -1;
+    private double ampFactor = 1;
+    private int[] groups = {};
+    private double voltFactor = 1;
+    private int skipped;
+    private int taken;
+    private double last = Double.NEGATIVE_INFINITY;
+    private double interval = 1;
+    private double offset;
+    private final List<double[]> earlier = new ArrayList<>();
+
+    private GroupLogCsv(String name) {
+        this.name = name;
+    }
+
+    /// A log as it was read.
+    ///
+    /// @param log empty when nothing could be read
+    /// @param problems lines that could not, with their place; no more than twenty
+    /// @param skipped how many there were
+    /// @param notes what was taken for granted
+    public record Read(
+            Optional<GroupLog> log, List<Problem> problems, int skipped, List<String> notes) {}
+
+    /// Reads a log.
+    public static Read read(Path file) {
+        GroupLogCsv reader = new GroupLogCsv(String.valueOf(file.getFileName()));
+        try {
+            if (Files.isDirectory(file)) throw new IOException("is a folder");
+            TextFile text = TextFile.examine(file);
+            try (CsvReader<CsvRecord> csv =
+                    CsvReader.builder()
+                            .fieldSeparator(text.separator())
+                            .commentStrategy(CommentStrategy.SKIP)
+                            .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
+                            .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+                            .ofCsvRecord(text.open())) {
+                for (CsvRecord line : csv) {
+                    if (reader.time < 0) reader.header(line);
+                    else reader.line(line);
+                    if (reader.time < 0) break;
+                }
+            }
+        } catch (NoSuchFileException missing) {
+            reader.problem(0, "there is no such file");
+        } catch (IOException | CsvParseException failure) {
+            reader.problem(0, "could not be read: " + failure.getMessage());
+        }
+        return reader.finish();
+    }
+
+    private void header(CsvRecord line) {
+        TreeMap<Integer, Integer> found = new TreeMap<>();
+        int timeAt = -1;
+        for (int i = 0; i < line.getFieldCount(); i++) {
+            String plain = Headers.plain(line.getField(i));
+            Matcher group = GROUP.matcher(plain);
+            if (group.matches()) {
+                found.putIfAbsent(Integer.parseInt(group.group(1)), i);
+                if ("mv".equals(group.group(2))) voltFactor = 0.001;
+            } else if (timeAt < 0
+                    && plain.matches("(time|t|date|timestamp|datetime|elapsed|seconds).*")) {
+                timeAt = i;
+                timeFactor =
+                        plain.endsWith("_ms")
+                                ? 0.001
+                                : plain.endsWith("_min") ? 60 : plain.endsWith("_h") ? 3600 : 1;
+            } else if (current < 0 && plain.matches("(current|amps?|i)(_.*)?")) {
+                current = i;
+                if (plain.endsWith("_ma")) ampFactor = 0.001;
+            }
+        }
+        if (timeAt < 0 || current < 0 || found.isEmpty()) {
+            problem(
+                    line.getStartingLineNumber(),
+                    "columns for time, current and groups were not all found, expected time_s, current_a, group_1_v …");
+            return;
+        }
+        int series = found.lastKey();
+        if (found.firstKey() < 1 || found.size() != series) {
+            problem(
+                    line.getStartingLineNumber(),
+                    "columns of groups were found for %s; expected group_1_v to group_%d_v"
+                            .formatted(found.keySet(), series));
+            return;
+        }
+        time = timeAt;
+        groups = found.values().stream().mapToInt(each -> each).toArray();
+        for (int g = 0; g < series; g++) volts.add(new Column.Builder());
+    }
+
+    private void line(CsvRecord line) {
+        long number = line.getStartingLineNumber();
+        if (line.getFieldCount() == 1 && line.getField(0).isBlank()) return;
+        double[] values = new double[2 + groups.length];
+        values[0] = value(line, time, true);
+        values[1] = LogNumber.scaled(value(line, current, false), ampFactor);
+        for (int g = 0; g < groups.length; g++)
+            values[2 + g] = LogNumber.scaled(value(line, groups[g], false), voltFactor);
+        for (int i = 0; i < values.length; i++)
+            if (!Double.isFinite(values[i])) {
+                int column = i == 0 ? time : i == 1 ? current : groups[i - 2];
+                problem(
+                        number,
+                        "%s \"%s\" is not a number"
+                                .formatted(
+                                        i == 0 ? "time" : i == 1 ? "current" : "group " + (i - 1),
+                                        column < line.getFieldCount()
+                                                ? line.getField(column)
+                                                : ""));
+                return;
+            }
+        take(number, values);
+    }
+
+    private double value(CsvRecord line, int column, boolean isTime) {
+        if (column >= line.getFieldCount()) return Double.NaN;
+        String text = line.getField(column).strip();
+        return isTime ? LogNumber.time(text, timeFactor) : LogNumber.parse(text);
+    }
+
+    /// Takes a moment whose time rises; times that go back are left out, unless the clock was set
+    /// back and goes on from there.
+    private void take(long number, double[] values) {
+        if (values[0] + offset > last) {
+            earlier.clear();
+            keep(values);
+            return;
+        }
+        if (values[0] + offset == last) {
+            problem(number, "its time is there twice; the first was kept");
+            return;
+        }
+        problem(number, "its time goes back");
+        if (!earlier.isEmpty() && values[0] <= earlier.get(earlier.size() - 1)[0]) earlier.clear();
+        earlier.add(values);
+        if (earlier.size() < CLOCK_LINES) return;
+        offset = last + interval - earlier.get(0)[0];
+        notes.add("the clock was set back before line %d: carried on from there".formatted(number));
+        skipped -= earlier.size();
+        for (double[] each : earlier) keep(each);
+        earlier.clear();
+    }
+
+    private void keep(double[] values) {
+        double second = values[0] + offset;
+        if (taken > 0) interval = second - last;
+        last = second;
+        taken++;
+        seconds.add(second);
+        amps.add(values[1]);
+        for (int g = 0; g < groups.length; g++) volts.get(g).add(values[2 + g]);
+    }
+
+    private void problem(long line, String sentence) {
+        skipped++;
+        if (problems.size() < MOST_PROBLEMS) problems.add(new Problem(name, line, sentence));
+    }
+
+    private Read finish() {
+        if (taken == 0) {
+            if (problems.isEmpty()) problem(0, "has no lines under its column names");
+            return new Read(Optional.empty(), List.copyOf(problems), skipped, List.copyOf(notes));
+        }
+        if (skipped > 0) notes.add(Count.of(skipped, "line was", "lines were") + " left out");
+        return new Read(
+                Optional.of(
+                        GroupLog.of(
+                                seconds.build(),
+                                amps.build(),
+                                volts.stream().map(Column.Builder::build).toList())),
+                List.copyOf(problems),
+                skipped,
+                List.copyOf(notes));
+    }
+}
