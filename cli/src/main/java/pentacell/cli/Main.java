@@ -79,6 +79,7 @@ public final class Main implements Runnable {
         commands.put("network", NetworkCommand.class);
         commands.put("taps", TapsCommand.class);
         commands.put("prove", ProveCommand.class);
+        commands.put("service", ServiceCommand.class);
         commands.put("triage", TriageCommand.class);
         commands.put("analyse", AnalyseCommand.class);
         commands.put("instrument", InstrumentCommand.class);

@@ -13,7 +13,6 @@ import pentacell.core.circuit.RestCurve;
 import pentacell.core.circuit.VoltageCurve;
 import pentacell.core.prove.LoadTest;
 import pentacell.core.prove.ProveLoad;
-import pentacell.core.unit.Count;
 import pentacell.workshop.exchange.GroupLogCsv;
 import pentacell.workshop.exchange.ProveFiles;
 import picocli.CommandLine;
@@ -77,12 +76,7 @@ final class ProveCommand implements Callable<Integer> {
             throw Usage.wrong(spec, "--groups and --cells go together");
         PrintWriter errors = spec.commandLine().getErr();
         GroupLogCsv.Read read = GroupLogCsv.read(log);
-        read.problems().forEach(problem -> errors.println(problem.text()));
-        if (read.skipped() > read.problems().size())
-            errors.printf(
-                    "%s could not be read%n",
-                    Count.of(read.skipped() - read.problems().size(), "more line", "more lines"));
-        read.notes().forEach(note -> errors.println(log.getFileName() + ": " + note));
+        GroupLogWords.say(errors, log, read);
         if (read.log().isEmpty()) return Exit.UNREADABLE_INPUT;
         LoadTest test;
         try {

@@ -42,7 +42,8 @@ final class ArchitectureTest {
         "pentacell.core.build..",
         "pentacell.core.circuit..",
         "pentacell.core.plan..",
-        "pentacell.core.prove.."
+        "pentacell.core.prove..",
+        "pentacell.core.service.."
     };
 
     static Stream<Named<ArchRule>> rules() {
@@ -101,6 +102,7 @@ final class ArchitectureTest {
                                         "pentacell.core.triage..",
                                         "pentacell.core.plan..",
                                         "pentacell.core.prove..",
+                                        "pentacell.core.service..",
                                         "pentacell.core.build..")
                                 .should()
                                 .dependOnClassesThat()

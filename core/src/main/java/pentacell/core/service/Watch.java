@@ -1,0 +1,180 @@
+package pentacell.core.service;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.function.ToDoubleFunction;
+import pentacell.core.prove.GroupLog;
+import pentacell.core.service.Finding.Cause;
+import pentacell.core.service.PackHistory.Moment;
+import pentacell.core.unit.Count;
+import pentacell.core.unit.Quantity;
+
+/// What stands out in the history of a pack.
+///
+/// @param findings the surest first; none in a healthy pack
+/// @param spreadLowMillivolts usual spread of the groups near their lowest state
+/// @param spreadHighMillivolts the same near their highest
+/// @param trendMillivolts how the spread changes in 30 days; NaN in a log of less than two days
+public record Watch(
+        List<Finding> findings,
+        double spreadLowMillivolts,
+        double spreadHighMillivolts,
+        double trendMillivolts) {
+    /// Groups of a matched pack differ by this without anything being wrong (common practice).
+    private static final double SAME_SHARE = 0.018;
+
+    private static final double HALF_A_CELL = 0.6;
+
+    /// What an effect must come to at its strongest, in V.
+    private static final double SEEN_VOLTS = 0.006;
+
+    private static final double MISREAD_VOLTS = 0.008;
+    private static final double MORE_RESISTANCE = 0.25;
+
+    /// Loss by itself that is let pass, as a share of the charge used in a month (common practice:
+    /// 2 to 3 % a month).
+    private static final double SELF_SHARE_A_MONTH = 0.02;
+
+    private static final double LEAST_DAYS = 3;
+
+    public Watch {
+        findings = List.copyOf(findings);
+    }
+
+    /// Looks through the history of a pack.
+    ///
+    /// @param parallel cells in each group
+    public static Watch of(GroupLog log, int parallel) {
+        PackHistory history = new PackHistory(log);
+        List<Moment> moments = history.moments();
+        List<Finding> findings = new ArrayList<>();
+        if (log.series() > 1)
+            for (int group = 0; group < log.series(); group++)
+                findings.addAll(
+                        new OfGroup(history, moments, group, parallel)
+                                .findings(GroupDeviation.of(moments, group)));
+        findings.sort(Comparator.comparingDouble((Finding each) -> -each.sure()));
+        return new Watch(
+                findings,
+                history.spreadLow(moments),
+                history.spreadHigh(moments),
+                history.trend(moments));
+    }
+
+    /// What is said of one group.
+    private record OfGroup(PackHistory history, List<Moment> moments, int group, int parallel) {
+        List<Finding> findings(GroupDeviation off) {
+            List<Finding> findings = new ArrayList<>();
+            cellsOff(findings, off);
+            selfDischarge(findings, off);
+            resistance(findings, off);
+            misread(findings, off);
+            return findings;
+        }
+
+        private static double sure(double effect, double passes) {
+            return Math.clamp(1 - Math.exp(-effect / passes), 0, 0.99);
+        }
+
+        private double steepest(ToDoubleFunction<Moment> effect) {
+            return moments.stream().mapToDouble(effect).max().orElse(0);
+        }
+
+        private void cellsOff(List<Finding> findings, GroupDeviation off) {
+            double share = off.lostShare();
+            double passes = Math.max(SAME_SHARE, HALF_A_CELL / parallel);
+            double effect =
+                    steepest(each ->
+                            each.slopes().get(group) * each.drawnAmpHours() * share / (1 - share));
+            if (!(share > passes && effect > SEEN_VOLTS)) return;
+            int cells = Math.clamp(Math.round(share * parallel), 1, parallel);
+            findings.add(
+                    new Finding(
+                            group,
+                            Cause.CELLS_OFF,
+                            OptionalInt.of(cells),
+                            Map.of(
+                                    "capacityShare",
+                                    1 - share,
+                                    "strayMillivoltsAtLowest",
+                                    1000 * effect),
+                            "group %d holds %s of what the others do: about %s of %d off the bar"
+                                    .formatted(
+                                            group + 1,
+                                            Quantity.PERCENT.text(100 * (1 - share), 0),
+                                            Count.of(cells, "cell", "cells"),
+                                            parallel),
+                            "after a rest and under load, each can's voltage against its group: more than 20 mV off is a broken fuse or joint",
+                            sure(share, passes)));
+        }
+
+        private void selfDischarge(List<Finding> findings, GroupDeviation off) {
+            double aDay = off.ampHoursADay();
+            double effect = steepest(each -> each.slopes().get(group) * aDay * each.days());
+            double passes = SELF_SHARE_A_MONTH / 30 * history.usedAmpHours();
+            if (!(history.days() >= LEAST_DAYS && aDay > passes && effect > SEEN_VOLTS)) return;
+            findings.add(
+                    new Finding(
+                            group,
+                            Cause.SELF_DISCHARGE,
+                            OptionalInt.empty(),
+                            Map.of(
+                                    "milliamps",
+                                    1000 * aDay / 24,
+                                    "ampHoursADay",
+                                    aDay,
+                                    "daysToTenPercent",
+                                    0.1 * history.usedAmpHours() / aDay),
+                            "group %d loses %s mA by itself: a tenth of the charge in %s"
+                                    .formatted(
+                                            group + 1,
+                                            Quantity.COUNT.number(1000 * aDay / 24, 1),
+                                            Quantity.DAYS.text(
+                                                    0.1 * history.usedAmpHours() / aDay, 0)),
+                            "temperature of its cans near full: a heater is warm to the hand; take the pack apart there before it is charged again",
+                            sure(aDay, passes)));
+        }
+
+        private void resistance(List<Finding> findings, GroupDeviation off) {
+            double effect = off.ohms() * history.mostAmps();
+            double passes =
+                    Math.max(
+                            MORE_RESISTANCE * history.ohms(),
+                            SEEN_VOLTS / Math.max(1e-9, history.mostAmps()));
+            if (!(off.ohms() > passes && effect > SEEN_VOLTS)) return;
+            findings.add(
+                    new Finding(
+                            group,
+                            Cause.RESISTANCE,
+                            OptionalInt.empty(),
+                            Map.of("milliohmsMore", 1000 * off.ohms()),
+                            "group %d drops %s more than the others: a joint, a link or worn cells"
+                                    .formatted(
+                                            group + 1,
+                                            Quantity.RESISTANCE.text(1000 * off.ohms(), 2)),
+                            "under load, the drop over its links and joints with a meter: the odd one is warm",
+                            sure(off.ohms(), passes)));
+        }
+
+        private void misread(List<Finding> findings, GroupDeviation off) {
+            if (!(Math.abs(off.offsetVolts()) > MISREAD_VOLTS)) return;
+            findings.add(
+                    new Finding(
+                            group,
+                            Cause.MISREAD,
+                            OptionalInt.empty(),
+                            Map.of("offsetMillivolts", 1000 * off.offsetVolts()),
+                            "group %d reads %s %s at any state: it is read wrongly"
+                                    .formatted(
+                                            group + 1,
+                                            Quantity.MILLIVOLTS.text(
+                                                    1000 * Math.abs(off.offsetVolts())),
+                                            off.offsetVolts() > 0 ? "high" : "low"),
+                            "its balance lead and plug, then the group itself with a good meter",
+                            sure(Math.abs(off.offsetVolts()), MISREAD_VOLTS)));
+        }
+    }
+}

@@ -1,0 +1,38 @@
+package pentacell.workshop.exchange;
+
+import java.util.Map;
+import pentacell.core.service.Finding;
+import pentacell.core.service.Watch;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/// What the history of a pack says, as a file.
+public final class ServiceFiles {
+    private static final int DIGITS = 4;
+
+    private ServiceFiles() {}
+
+    /// Findings and spreads; groups count from 1.
+    public static String json(Watch watch) {
+        ObjectNode json = Json.object();
+        ArrayNode findings = json.putArray("findings");
+        for (Finding each : watch.findings()) {
+            ObjectNode finding = findings.addObject();
+            finding.put("group", each.group() + 1);
+            finding.put("cause", each.cause().code());
+            if (each.cellsOff().isPresent()) finding.put("cellsOff", each.cellsOff().getAsInt());
+            ObjectNode figures = finding.putObject("figures");
+            each.figures().entrySet().stream()
+                    .sorted(Map.Entry.comparingByKey())
+                    .forEach(entry -> Json.put(figures, entry.getKey(), entry.getValue(), DIGITS));
+            finding.put("sentence", each.sentence());
+            finding.put("check", each.check());
+            Json.put(finding, "sure", each.sure(), 2);
+        }
+        Json.put(json, "spreadLowMillivolts", watch.spreadLowMillivolts(), DIGITS);
+        Json.put(json, "spreadHighMillivolts", watch.spreadHighMillivolts(), DIGITS);
+        ObjectNode trend = json.putObject("trend");
+        Json.put(trend, "spreadMillivoltsIn30Days", watch.trendMillivolts(), DIGITS);
+        return Json.text(json);
+    }
+}
