@@ -2,7 +2,9 @@ package pentacell.workshop.exchange;
 
 import java.time.DateTimeException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.YearMonth;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import pentacell.core.unit.NumberText;
@@ -63,6 +65,8 @@ final class LogNumber {
     /// A time in the column's unit, or as `h:mm:ss`, or as a date with a time in seconds since
     /// 1970; NaN when it is none.
     static double time(String text, double factor) {
+        double date = plainDate(text);
+        if (!Double.isNaN(date)) return date;
         double plain = parse(text);
         if (!Double.isNaN(plain)) return scaled(plain, factor);
         String stripped = text.strip();
@@ -82,6 +86,50 @@ final class LogNumber {
         } catch (DateTimeException none) {
             return Double.NaN;
         }
+    }
+
+    /// Seconds since 1970 of a plain date such as `2026-03-01T12:00:00`, also with a space in the
+    /// middle or Z behind; NaN when it is anything else. By hand, because a formatter takes longer
+    /// than the rest of the line.
+    private static double plainDate(String text) {
+        int length = text.length();
+        boolean isZulu = length == 20 && text.charAt(19) == 'Z';
+        if (length != 19 && !isZulu) return Double.NaN;
+        char middle = text.charAt(10);
+        if (text.charAt(4) != '-'
+                || text.charAt(7) != '-'
+                || (middle != 'T' && middle != ' ')
+                || text.charAt(13) != ':'
+                || text.charAt(16) != ':') return Double.NaN;
+        int year = digits(text, 0, 4);
+        int month = digits(text, 5, 7);
+        int day = digits(text, 8, 10);
+        int hour = digits(text, 11, 13);
+        int minute = digits(text, 14, 16);
+        int second = digits(text, 17, 19);
+        boolean isDate =
+                year >= 1970
+                        && month >= 1
+                        && month <= 12
+                        && day >= 1
+                        && day <= YearMonth.of(Math.max(1, year), month).lengthOfMonth();
+        if (!isDate || hour < 0 || hour > 23 || minute < 0 || minute > 59) return Double.NaN;
+        if (second < 0 || second > 59) return Double.NaN;
+        return LocalDate.of(year, month, day).toEpochDay() * 86_400.0
+                + hour * 3600.0
+                + minute * 60.0
+                + second;
+    }
+
+    /// A number of digits, or −1 when it is none.
+    private static int digits(String text, int from, int to) {
+        int number = 0;
+        for (int i = from; i < to; i++) {
+            int digit = text.charAt(i) - '0';
+            if (digit < 0 || digit > 9) return -1;
+            number = 10 * number + digit;
+        }
+        return number;
     }
 
     private static double millis(Instant instant) {
