@@ -210,6 +210,23 @@ final class PlanStationTest {
     }
 
     @Test
+    void fieldsThatAreOnlyLookedAtLogNothing() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT5);
+            bench.await("the demo's pack", () -> bench.text("#plan-arrangement").equals("7S10P"));
+            String before = bench.text("#undo");
+            bench.click("#tab-need");
+            for (String field :
+                    new String[] {"#need-low", "#need-hours", "#need-supply", "#need-fuse-wire"})
+                bench.robot.interact(() -> bench.robot.lookup(field).query().requestFocus());
+            bench.click("#need-low");
+            bench.keys(KeyCode.ENTER);
+            assertEquals("", bench.text("#need-message"));
+            assertEquals(before, bench.text("#undo"), "what is shown is what was logged");
+        }
+    }
+
+    @Test
     void aPlanIsCopiedAndDropped() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT5);

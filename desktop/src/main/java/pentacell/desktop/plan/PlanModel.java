@@ -61,6 +61,7 @@ final class PlanModel {
     private Optional<Chosen> lookedAt = Optional.empty();
     private int asked;
     private boolean isShown;
+    private boolean isStale = true;
 
     PlanModel(Desk desk) {
         this.desk = desk;
@@ -94,11 +95,11 @@ final class PlanModel {
         return Plans.of(desk.ledger().state()).plan(pack.get());
     }
 
-    /// Nothing is worked out before somebody looks.
-    void enter() {
-        if (isShown) return;
-        isShown = true;
-        propose();
+    /// Says whether somebody looks: nothing is worked out while nobody does.
+    void watched(boolean isWatched) {
+        boolean isBack = isWatched && !isShown;
+        isShown = isWatched;
+        if (isBack && isStale) propose();
     }
 
     private void follow(WorkshopState state) {
@@ -115,6 +116,7 @@ final class PlanModel {
     private void show() {
         need.set(planned().map(Planned::need));
         if (isShown) propose();
+        else isStale = true;
     }
 
     /// Takes another pack in hand; one of this name need not be planned yet.
@@ -269,6 +271,7 @@ final class PlanModel {
 
     private void propose() {
         int number = ++asked;
+        isStale = false;
         if (need.get().isEmpty()) {
             proposal.set(Optional.empty());
             judged.set(Optional.empty());

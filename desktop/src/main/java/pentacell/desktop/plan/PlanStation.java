@@ -80,7 +80,6 @@ public final class PlanStation implements Station {
 
     @Override
     public void enter() {
-        model.enter();
         desk.selection().select(new PlanCard.OfPlan(model.packProperty().get()));
         view.get().begin();
     }

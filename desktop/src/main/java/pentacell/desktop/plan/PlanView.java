@@ -67,6 +67,7 @@ final class PlanView {
         centre.getStyleClass().add("station-centre");
         VBox.setVgrow(centre, Priority.ALWAYS);
         view.setCenter(new VBox(head, figures.node(), views, centre));
+        view.sceneProperty().subscribe(scene -> model.watched(scene != null));
         model.judgedProperty().subscribe(this::show);
         desk.ledger().stateProperty().subscribe(state -> offer());
         model.packProperty().subscribe(name -> offer());
