@@ -10,7 +10,6 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
-import pentacell.core.cell.Chemistry;
 import pentacell.core.donor.WarningSign;
 import pentacell.core.harvest.Diagnose;
 import pentacell.core.harvest.Diagnosis;
@@ -48,13 +47,7 @@ final class DiagnoseCommand implements Callable<Integer> {
             description = "voltages of the groups")
     private Path readings = Path.of("");
 
-    @Option(
-            names = "--chemistry",
-            defaultValue = "nmc",
-            paramLabel = "nmc|lfp",
-            converter = Usage.ChemistryConverter.class,
-            description = "nmc (4.2 V class, default) or lfp")
-    private Chemistry chemistry = Chemistry.NMC;
+    @CommandLine.Mixin private ChemistryOption chemistryOption = new ChemistryOption();
 
     @Option(names = "--series", paramLabel = "S", description = "number of groups it should have")
     private @Nullable Integer series;
@@ -104,7 +97,7 @@ final class DiagnoseCommand implements Callable<Integer> {
                         table.readings(),
                         volts ->
                                 new PackReadings(
-                                        chemistry,
+                                        chemistryOption.get(),
                                         true,
                                         volts,
                                         series == null

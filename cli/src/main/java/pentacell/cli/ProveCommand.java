@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
-import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.Load;
 import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
@@ -49,12 +48,7 @@ final class ProveCommand implements Callable<Integer> {
             description = "voltage of a group at which the test ends")
     private double endVolts;
 
-    @Option(
-            names = "--chemistry",
-            paramLabel = "nmc|lfp",
-            converter = Usage.ChemistryConverter.class,
-            description = "nmc (4.2 V class, default) or lfp")
-    private Chemistry chemistry = Chemistry.NMC;
+    @CommandLine.Mixin private ChemistryOption chemistryOption = new ChemistryOption();
 
     @Option(
             names = "--groups",
@@ -80,14 +74,14 @@ final class ProveCommand implements Callable<Integer> {
         if (read.log().isEmpty()) return Exit.UNREADABLE_INPUT;
         LoadTest test;
         try {
-            test = ProveLoad.judge(read.log().get(), endVolts, chemistry);
+            test = ProveLoad.judge(read.log().get(), endVolts, chemistryOption.get());
         } catch (IllegalArgumentException none) {
             errors.println(log.getFileName() + ": " + none.getMessage());
             return Exit.UNREADABLE_INPUT;
         }
         OptionalDouble predicted = OptionalDouble.empty();
         if (groups != null && cells != null) {
-            VoltageCurve curve = RestCurve.of(chemistry).curve();
+            VoltageCurve curve = RestCurve.of(chemistryOption.get()).curve();
             GroupedLot lot = GroupedLot.read(groups, cells, curve);
             lot.notes().forEach(errors::println);
             lot.problems().forEach(problem -> errors.println(problem.text()));

@@ -5,7 +5,6 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
-import pentacell.core.cell.Chemistry;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.service.Watch;
 import pentacell.workshop.exchange.GroupLogCsv;
@@ -48,13 +47,7 @@ final class ServiceCommand implements Callable<Integer> {
             description = "cells in each group")
     private int parallel;
 
-    @Option(
-            names = "--chemistry",
-            paramLabel = "nmc|lfp",
-            converter = Usage.ChemistryConverter.class,
-            description =
-                    "nmc (4.2 V class, default) or lfp: voltages that it cannot have are said")
-    private Chemistry chemistry = Chemistry.NMC;
+    @CommandLine.Mixin private ChemistryOption chemistryOption = new ChemistryOption();
 
     @Option(names = "--summary", paramLabel = "S.json", description = "where to write the findings")
     private @Nullable Path summary;
@@ -77,7 +70,7 @@ final class ServiceCommand implements Callable<Integer> {
     }
 
     private void sayImpossible(PrintWriter errors, GroupLog history) {
-        double most = chemistry.chargeLimitVolts() + OVER_LIMIT_VOLTS;
+        double most = chemistryOption.get().chargeLimitVolts() + OVER_LIMIT_VOLTS;
         for (int g = 0; g < history.series(); g++) {
             double highest = 0;
             for (int i = 0; i < history.size(); i++)
@@ -85,7 +78,7 @@ final class ServiceCommand implements Callable<Integer> {
             if (highest > most)
                 errors.printf(
                         "group %d was read at %.3f V: no cell of the %s has that%n",
-                        g + 1, highest, chemistry.words());
+                        g + 1, highest, chemistryOption.get().words());
         }
     }
 }

@@ -9,7 +9,6 @@ import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
-import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.Discharged;
 import pentacell.core.circuit.Load;
 import pentacell.core.circuit.PackSimulation;
@@ -78,12 +77,7 @@ final class SimulateCommand implements Callable<Integer> {
             description = "rest curve: soc,volts (default: the program's own)")
     private @Nullable Path ocv;
 
-    @Option(
-            names = "--chemistry",
-            paramLabel = "nmc|lfp",
-            converter = Usage.ChemistryConverter.class,
-            description = "nmc (4.2 V class, default) or lfp")
-    private Chemistry chemistry = Chemistry.NMC;
+    @CommandLine.Mixin private ChemistryOption chemistryOption = new ChemistryOption();
 
     @Option(
             names = "--step",
@@ -104,13 +98,13 @@ final class SimulateCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         Load drawn = load();
-        double end = endVolts == null ? chemistry.endVolts() : endVolts;
+        double end = endVolts == null ? chemistryOption.get().endVolts() : endVolts;
         if (!(end > 0 && end < 5))
             throw Usage.wrong(spec, "--end-voltage must be above 0 and under 5 V, was " + end);
         if (!(step >= 0.001 && step <= 3600))
             throw Usage.wrong(spec, "--step must be 0.001 to 3600 s, was " + step);
         List<Problem> problems = new ArrayList<>();
-        VoltageCurve curve = RestCurve.of(chemistry).curve();
+        VoltageCurve curve = RestCurve.of(chemistryOption.get()).curve();
         if (ocv != null) {
             CurveCsv read = CurveCsv.read(ocv);
             problems.addAll(read.problems());

@@ -7,7 +7,6 @@ import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapVerdict;
-import pentacell.core.cell.Chemistry;
 import pentacell.workshop.exchange.TapFiles;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -47,12 +46,7 @@ final class TapsCommand implements Callable<Integer> {
             description = "what each lead reads")
     private Path readings = Path.of("");
 
-    @Option(
-            names = "--chemistry",
-            paramLabel = "nmc|lfp",
-            converter = Usage.ChemistryConverter.class,
-            description = "nmc (4.2 V class, default) or lfp")
-    private Chemistry chemistry = Chemistry.NMC;
+    @CommandLine.Mixin private ChemistryOption chemistryOption = new ChemistryOption();
 
     @Option(names = "--summary", paramLabel = "T.json", description = "where to write the verdict")
     private @Nullable Path summary;
@@ -66,7 +60,7 @@ final class TapsCommand implements Callable<Integer> {
         PrintWriter errors = spec.commandLine().getErr();
         read.problems().forEach(problem -> errors.println(problem.text()));
         if (!read.problems().isEmpty()) return Exit.UNREADABLE_INPUT;
-        TapVerdict verdict = TapCheck.of(read.volts(), chemistry);
+        TapVerdict verdict = TapCheck.of(read.volts(), chemistryOption.get());
         Result.give(spec, summary, TapFiles.json(verdict));
         verdict.faults().forEach(fault -> errors.println(fault.sentence()));
         return Exit.DONE;

@@ -5,16 +5,14 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import picocli.CommandLine;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -31,21 +29,11 @@ final class PlanCommandsTest {
             """;
 
     @TempDir Path folder;
-    private final StringWriter out = new StringWriter();
-    private final StringWriter err = new StringWriter();
+    private Commands commands = new Commands(Path.of(""));
 
-    private int run(String... arguments) {
-        CommandLine line = Main.commandLine(arguments);
-        line.setOut(new PrintWriter(out, true)).setErr(new PrintWriter(err, true));
-        return line.execute(arguments);
-    }
-
-    private String write(String name, String text) throws IOException {
-        return Files.writeString(folder.resolve(name), text).toString();
-    }
-
-    private JsonNode json() {
-        return JsonMapper.shared().readTree(out.toString());
+    @BeforeEach
+    void begin() {
+        commands = new Commands(folder);
     }
 
     @Test
@@ -53,15 +41,15 @@ final class PlanCommandsTest {
         Path plan = folder.resolve("plan.json");
         assertEquals(
                 0,
-                run(
+                commands.run(
                         "plan",
                         "--need",
-                        write("need.json", NEED.formatted("")),
+                        commands.write("need.json", NEED.formatted("")),
                         "--summary",
                         plan.toString()),
-                err.toString());
+                commands.errors());
         JsonNode json = JsonMapper.shared().readTree(Files.readString(plan));
-        assertEquals(json, json());
+        assertEquals(json, commands.json());
         JsonNode best = json.get("options").get(json.get("best").asInt());
         assertTrue(best.get("feasible").asBoolean());
         assertTrue(best.get("hours").asDouble() >= 8);
@@ -106,22 +94,28 @@ final class PlanCommandsTest {
         StringBuilder lot = new StringBuilder("cell_id,capacity_mah,ir_mohm\n");
         for (int i = 0; i < 30; i++) lot.append("C%d,2000,50\n".formatted(i));
         String need =
-                write(
+                commands.write(
                         "need.json",
                         "{\"device\":{\"highTripVolts\":13},\"load\":{\"steadyWatts\":20},\"wanted\":{\"hours\":6}}");
-        assertEquals(0, run("plan", "--need", need, "--stock", write("lot.csv", lot.toString())));
-        String more = Files.readString(Path.of(need)).replace(":6}", ":60}");
-        out.getBuffer().setLength(0);
         assertEquals(
-                3,
-                run(
+                0,
+                commands.run(
                         "plan",
                         "--need",
-                        write("more.json", more),
+                        need,
+                        "--stock",
+                        commands.write("lot.csv", lot.toString())));
+        String more = Files.readString(Path.of(need)).replace(":6}", ":60}");
+        assertEquals(
+                3,
+                commands.run(
+                        "plan",
+                        "--need",
+                        commands.write("more.json", more),
                         "--stock",
                         folder.resolve("lot.csv").toString()));
-        assertTrue(json().get("best").isNull());
-        assertTrue(err.toString().contains("comes nearest"), err.toString());
+        assertTrue(commands.json().get("best").isNull());
+        assertTrue(commands.errors().contains("comes nearest"), commands.errors());
     }
 
     @Test
@@ -129,9 +123,13 @@ final class PlanCommandsTest {
         String need =
                 NEED.formatted(
                         ", \"charger\": {\"volts\": 29.4, \"amps\": 5, \"supplyWatts\": 100}, \"board\": {\"series\": 6, \"chemistry\": \"nmc\", \"continuousAmps\": 20, \"peakAmps\": 40, \"balanceLeads\": true}");
-        assertEquals(0, run("plan", "--need", write("need.json", need)), err.toString());
+        assertEquals(
+                0,
+                commands.run("plan", "--need", commands.write("need.json", need)),
+                commands.errors());
         JsonNode seven =
-                json().get("options")
+                commands.json()
+                        .get("options")
                         .valueStream()
                         .filter(option -> option.get("series").asInt() == 7)
                         .findFirst()
@@ -150,17 +148,17 @@ final class PlanCommandsTest {
         StringBuilder lot = new StringBuilder("cell_id,capacity_mah,ir_mohm,chemistry\n");
         for (int i = 0; i < 90; i++) lot.append("C%d,2200,50,nmc\n".formatted(i));
         for (int i = 0; i < 90; i++) lot.append("L%d,1000,20,lfp\n".formatted(i));
-        String stock = write("lot.csv", lot.toString());
+        String stock = commands.write("lot.csv", lot.toString());
         assertEquals(
                 0,
-                run("plan", "--line", "40w peak 80w 8h 20-30v", "--stock", stock),
-                err.toString());
-        assertEquals(3, run("plan", "--line", "40w 90h 20-30v", "--stock", stock));
-        assertTrue(err.toString().contains("the stock has 90 cells"), err.toString());
-        assertEquals(2, run("plan", "--line", "40w 8h", "--stock", stock));
-        assertTrue(err.toString().contains("what voltage does it run at"), err.toString());
-        assertEquals(2, run("plan", "--line", "40w 8h 20-30v"));
-        assertEquals(2, run("plan", "--stock", stock));
+                commands.run("plan", "--line", "40w peak 80w 8h 20-30v", "--stock", stock),
+                commands.errors());
+        assertEquals(3, commands.run("plan", "--line", "40w 90h 20-30v", "--stock", stock));
+        assertTrue(commands.errors().contains("the stock has 90 cells"), commands.errors());
+        assertEquals(2, commands.run("plan", "--line", "40w 8h", "--stock", stock));
+        assertTrue(commands.errors().contains("what voltage does it run at"), commands.errors());
+        assertEquals(2, commands.run("plan", "--line", "40w 8h 20-30v"));
+        assertEquals(2, commands.run("plan", "--stock", stock));
     }
 
     @Test
@@ -168,12 +166,13 @@ final class PlanCommandsTest {
         String need =
                 NEED.formatted(
                         ", \"box\": {\"lengthMillimetres\": 100, \"widthMillimetres\": 100, \"heightMillimetres\": 75}");
-        assertEquals(3, run("plan", "--need", write("need.json", need)));
+        assertEquals(3, commands.run("plan", "--need", commands.write("need.json", need)));
         assertTrue(
-                json().get("options")
+                commands.json()
+                        .get("options")
                         .valueStream()
                         .anyMatch(option -> !option.get("fits").asBoolean()));
-        assertTrue(err.toString().contains("the box takes"), err.toString());
+        assertTrue(commands.errors().contains("the box takes"), commands.errors());
     }
 
     @ParameterizedTest(name = "{0} → {1}")
@@ -189,9 +188,9 @@ final class PlanCommandsTest {
     void whatIsWrongWithANeedIsSaidWithItsPlace(String part, String wrong, String sentence)
             throws IOException {
         String need = NEED.formatted("").replace(part, wrong);
-        assertEquals(4, run("plan", "--need", write("need.json", need)));
-        assertTrue(err.toString().contains(sentence), err.toString());
-        assertTrue(err.toString().startsWith("need.json:"), err.toString());
+        assertEquals(4, commands.run("plan", "--need", commands.write("need.json", need)));
+        assertTrue(commands.errors().contains(sentence), commands.errors());
+        assertTrue(commands.errors().startsWith("need.json:"), commands.errors());
     }
 
     @ParameterizedTest(name = "{0}: {1} mΩ")
@@ -205,8 +204,8 @@ final class PlanCommandsTest {
     })
     void aConductorByItsName(String options, double milliohms) {
         String[] words = ("conductor --amps 10 " + options).split(" ");
-        assertEquals(0, run(words), err.toString());
-        JsonNode json = json();
+        assertEquals(0, commands.run(words), commands.errors());
+        JsonNode json = commands.json();
         assertEquals(milliohms, json.get("milliohms").asDouble(), 2e-4 * milliohms);
         assertEquals(milliohms / 100, json.get("dropVolts").asDouble(), 2e-4 * milliohms / 100);
         assertEquals(milliohms / 10, json.get("watts").asDouble(), 2e-4 * milliohms / 10);
@@ -227,15 +226,18 @@ final class PlanCommandsTest {
         "conductor --strip-mm 8 --length-m 1 --material nickel"
     })
     void wrongUseIsSaid(String line) {
-        assertEquals(2, run(line.split(" ")));
-        assertFalse(err.toString().isEmpty());
+        assertEquals(2, commands.run(line.split(" ")));
+        assertFalse(commands.errors().isEmpty());
     }
 
     @Test
     void withoutACurrentThereIsNoDrop() {
         assertEquals(
-                0, run("conductor", "--awg", "4/0", "--length-m", "1", "--material", "copper"));
-        assertTrue(json().get("dropVolts").isNull() && json().get("watts").isNull());
-        assertEquals(107.22, json().get("areaSquareMillimetres").asDouble(), 0.01);
+                0,
+                commands.run(
+                        "conductor", "--awg", "4/0", "--length-m", "1", "--material", "copper"));
+        assertTrue(
+                commands.json().get("dropVolts").isNull() && commands.json().get("watts").isNull());
+        assertEquals(107.22, commands.json().get("areaSquareMillimetres").asDouble(), 0.01);
     }
 }

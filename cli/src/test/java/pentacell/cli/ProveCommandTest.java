@@ -4,8 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -14,33 +12,21 @@ import java.util.Locale;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /// The command `prove` by its contract, on logs that `simulate` wrote.
 final class ProveCommandTest {
     @TempDir Path folder;
-    private final StringWriter out = new StringWriter();
-    private final StringWriter err = new StringWriter();
+    private Commands commands = new Commands(Path.of(""));
+
     private Path cells = Path.of("");
     private Path groups = Path.of("");
     private Path curve = Path.of("");
 
-    private int run(String... arguments) {
-        out.getBuffer().setLength(0);
-        CommandLine line = Main.commandLine(arguments);
-        line.setOut(new PrintWriter(out, true)).setErr(new PrintWriter(err, true));
-        return line.execute(arguments);
-    }
-
-    private JsonNode json() {
-        return JsonMapper.shared().readTree(out.toString());
-    }
-
     /// Five groups of four; the third holds a tenth less.
     @BeforeEach
     void simulate() throws IOException {
+        commands = new Commands(folder);
         StringBuilder lot = new StringBuilder("cell_id,capacity_mah,ir_mohm\n");
         StringBuilder grouping = new StringBuilder("cell_id,group\n");
         for (int group = 1; group <= 5; group++)
@@ -54,7 +40,7 @@ final class ProveCommandTest {
         curve = folder.resolve("curve.csv");
         assertEquals(
                 0,
-                run(
+                commands.run(
                         "simulate",
                         "--groups",
                         groups.toString(),
@@ -75,24 +61,24 @@ final class ProveCommandTest {
                 new java.util.ArrayList<>(
                         List.of("prove", "--log", log.toString(), "--end-voltage", "3.0"));
         all.addAll(List.of(more));
-        return run(all.toArray(new String[0]));
+        return commands.run(all.toArray(new String[0]));
     }
 
     @Test
     void whatWasSimulatedIsFoundInItsLog() {
-        double simulated = json().get("usableAh").asDouble();
+        double simulated = commands.json().get("usableAh").asDouble();
         assertEquals(
                 0,
                 prove(curve, "--groups", groups.toString(), "--cells", cells.toString()),
-                err.toString());
-        assertEquals(simulated, json().get("deliveredAh").asDouble(), 0.01);
-        assertEquals(simulated, json().get("predictedAh").asDouble(), 0.01);
-        assertTrue(json().get("reachedEnd").asBoolean());
-        assertEquals(3, json().get("endedByGroup").asInt());
-        assertEquals(3, json().get("replaceFirst").asInt());
-        assertEquals(5, json().get("groupVoltsAtEnd").size());
-        assertTrue(json().get("restSpreadMillivolts").isNull(), "there is no rest in it");
-        for (JsonNode group : json().get("groups")) {
+                commands.errors());
+        assertEquals(simulated, commands.json().get("deliveredAh").asDouble(), 0.01);
+        assertEquals(simulated, commands.json().get("predictedAh").asDouble(), 0.01);
+        assertTrue(commands.json().get("reachedEnd").asBoolean());
+        assertEquals(3, commands.json().get("endedByGroup").asInt());
+        assertEquals(3, commands.json().get("replaceFirst").asInt());
+        assertEquals(5, commands.json().get("groupVoltsAtEnd").size());
+        assertTrue(commands.json().get("restSpreadMillivolts").isNull(), "there is no rest in it");
+        for (JsonNode group : commands.json().get("groups")) {
             boolean isWeak = group.get("group").asInt() == 3;
             assertEquals(isWeak ? "low-capacity" : "ok", group.get("cause").asString());
             // a tenth of 8.8 Ah
@@ -103,7 +89,7 @@ final class ProveCommandTest {
     @Test
     void timesAndSignsComeInAnyManner() throws IOException {
         assertEquals(0, prove(curve));
-        JsonNode plain = json();
+        JsonNode plain = commands.json();
         StringBuilder turned = new StringBuilder();
         for (String line : Files.readAllLines(curve)) {
             String[] words = line.split(",");
@@ -123,12 +109,17 @@ final class ProveCommandTest {
             }
             turned.append('\n');
         }
-        assertEquals(0, prove(Files.writeString(folder.resolve("t.csv"), turned)), err.toString());
         assertEquals(
-                plain.get("deliveredAh").asDouble(), json().get("deliveredAh").asDouble(), 1e-3);
+                0, prove(Files.writeString(folder.resolve("t.csv"), turned)), commands.errors());
         assertEquals(
-                plain.get("deliveredWh").asDouble(), json().get("deliveredWh").asDouble(), 0.02);
-        assertEquals(3, json().get("replaceFirst").asInt());
+                plain.get("deliveredAh").asDouble(),
+                commands.json().get("deliveredAh").asDouble(),
+                1e-3);
+        assertEquals(
+                plain.get("deliveredWh").asDouble(),
+                commands.json().get("deliveredWh").asDouble(),
+                0.02);
+        assertEquals(3, commands.json().get("replaceFirst").asInt());
     }
 
     @Test
@@ -138,9 +129,9 @@ final class ProveCommandTest {
         lines.add(90, "5,18,4,4,4,4,4,4");
         Path broken = Files.write(folder.resolve("broken.csv"), lines);
         assertEquals(0, prove(broken));
-        assertTrue(err.toString().contains("broken.csv:41: time \"oops\""), err.toString());
-        assertTrue(err.toString().contains("its time goes back"), err.toString());
-        assertEquals(3, json().get("endedByGroup").asInt());
+        assertTrue(commands.errors().contains("broken.csv:41: time \"oops\""), commands.errors());
+        assertTrue(commands.errors().contains("broken.csv:91: time goes back to 5"), commands.errors());
+        assertEquals(3, commands.json().get("endedByGroup").asInt());
     }
 
     @Test
@@ -148,14 +139,14 @@ final class ProveCommandTest {
         assertEquals(4, prove(folder.resolve("none.csv")));
         assertEquals(
                 4, prove(Files.writeString(folder.resolve("a.csv"), "time_s,current_a\n0,1\n")));
-        assertTrue(err.toString().contains("group_1_v"), err.toString());
+        assertTrue(commands.errors().contains("group_1_v"), commands.errors());
         assertEquals(
                 4,
                 prove(
                         Files.writeString(
                                 folder.resolve("b.csv"),
                                 "time_s,current_a,group_1_v\n0,0,4\n10,0,4\n")));
-        assertTrue(err.toString().contains("nothing is drawn"), err.toString());
+        assertTrue(commands.errors().contains("nothing is drawn"), commands.errors());
         assertEquals(
                 4,
                 prove(

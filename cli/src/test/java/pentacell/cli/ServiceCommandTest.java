@@ -4,34 +4,26 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.util.Locale;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
-import picocli.CommandLine;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /// The command `service` by its contract.
 final class ServiceCommandTest {
     @TempDir Path folder;
-    private final StringWriter out = new StringWriter();
-    private final StringWriter err = new StringWriter();
+    private Commands commands = new Commands(Path.of(""));
 
-    private int run(String... arguments) {
-        CommandLine line = Main.commandLine(arguments);
-        line.setOut(new PrintWriter(out, true)).setErr(new PrintWriter(err, true));
-        return line.execute(arguments);
-    }
-
-    private JsonNode json() {
-        return JsonMapper.shared().readTree(out.toString());
+    @BeforeEach
+    void begin() {
+        commands = new Commands(folder);
     }
 
     /// Three weeks of 3.5 A by night and 7 A back by day, every ten minutes, in four groups of 40
@@ -61,7 +53,7 @@ final class ServiceCommandTest {
         Path summary = folder.resolve("s.json");
         assertEquals(
                 0,
-                run(
+                commands.run(
                         "service",
                         "--log",
                         history(0.75),
@@ -69,9 +61,9 @@ final class ServiceCommandTest {
                         "20",
                         "--summary",
                         summary.toString()),
-                err.toString());
-        assertEquals(json(), JsonMapper.shared().readTree(Files.readString(summary)));
-        JsonNode finding = json().get("findings").get(0);
+                commands.errors());
+        assertEquals(commands.json(), JsonMapper.shared().readTree(Files.readString(summary)));
+        JsonNode finding = commands.json().get("findings").get(0);
         assertEquals(2, finding.get("group").asInt());
         assertEquals("cells-off", finding.get("cause").asString());
         assertEquals(5, finding.get("cellsOff").asInt());
@@ -79,24 +71,27 @@ final class ServiceCommandTest {
         assertTrue(finding.get("sure").asDouble() > 0.8);
         assertTrue(finding.get("check").asString().contains("20 mV"));
         assertTrue(
-                json().get("spreadLowMillivolts").asDouble()
-                        > json().get("spreadHighMillivolts").asDouble());
-        assertTrue(json().has("trend"));
-        assertTrue(err.toString().contains("about 5 cells of 20 off the bar"), err.toString());
+                commands.json().get("spreadLowMillivolts").asDouble()
+                        > commands.json().get("spreadHighMillivolts").asDouble());
+        assertTrue(commands.json().has("trend"));
+        assertTrue(
+                commands.errors().contains("about 5 cells of 20 off the bar"), commands.errors());
     }
 
     @Test
     void aHealthyPackHasNoFindings() throws IOException {
-        assertEquals(0, run("service", "--log", history(1), "--parallel", "20"));
-        assertEquals(0, json().get("findings").size(), out.toString());
+        assertEquals(0, commands.run("service", "--log", history(1), "--parallel", "20"));
+        assertEquals(0, commands.json().get("findings").size(), commands.said());
         assertEquals(
-                0, run("service", "--log", history(1), "--parallel", "20", "--chemistry", "lfp"));
-        assertTrue(err.toString().contains("no cell of the LFP"), err.toString());
+                0,
+                commands.run(
+                        "service", "--log", history(1), "--parallel", "20", "--chemistry", "lfp"));
+        assertTrue(commands.errors().contains("no cell of the LFP"), commands.errors());
     }
 
     @Test
     void whatCannotBeReadIsSaid() throws IOException {
-        assertEquals(4, run("service", "--log", "nowhere.csv", "--parallel", "20"));
-        assertEquals(2, run("service", "--log", history(1), "--parallel", "0"));
+        assertEquals(4, commands.run("service", "--log", "nowhere.csv", "--parallel", "20"));
+        assertEquals(2, commands.run("service", "--log", history(1), "--parallel", "0"));
     }
 }

@@ -9,6 +9,7 @@ import static org.mockito.Mockito.when;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -20,6 +21,8 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellId;
 import pentacell.core.need.Chosen;
 import pentacell.core.need.Part;
 import pentacell.core.need.Planned;
@@ -47,7 +50,7 @@ final class PlanStationTest {
             bench.await("a pack is proposed", () -> !bench.text("#plan-arrangement").equals("–"));
             bench.click("#tab-packs");
             String first = bench.text("#plan-arrangement");
-            assertTrue(bench.text("#packs-meaning").startsWith(first + " does with the fewest"));
+            assertTrue(bench.text("#packs-meaning").startsWith(first + " takes the fewest"));
             bench.robot.interact(() -> bench.robot.lookup("#ladder").query().requestFocus());
             bench.keys(KeyCode.DOWN);
             bench.await("the next", () -> !bench.text("#plan-arrangement").equals(first));
@@ -124,7 +127,7 @@ final class PlanStationTest {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT5);
             bench.await("the demo's pack", () -> bench.text("#plan-arrangement").equals("7S10P"));
             assertEquals("Matched as 7S10P.", bench.text("#plan-standing"));
-            assertTrue(bench.text("#plan-card-verdict").contains("one thing is"));
+            assertTrue(bench.text("#plan-card-verdict").contains("one thing needs"));
             set(bench, "#own-series", "7");
             set(bench, "#own-parallel", "11");
             bench.keys(KeyCode.ENTER);
@@ -206,6 +209,30 @@ final class PlanStationTest {
                                 begins[i].length(),
                                 StandardCharsets.ISO_8859_1));
             }
+        }
+    }
+
+    @Test
+    void whatIsBeingTypedStaysWhenSomethingElseIsLogged() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT5);
+            bench.await("the demo's pack", () -> bench.text("#plan-arrangement").equals("7S10P"));
+            bench.click("#tab-need");
+            set(bench, "#need-hours", "9");
+            bench.robot.interact(() ->
+                    bench.bench
+                            .desk()
+                            .ledger()
+                            .log(
+                                    "Note",
+                                    List.of(new CellFact.CellNoted(new CellId("HB04-06"), "warm")),
+                                    () -> {}));
+            bench.await("it is logged", () -> bench.text("#undo").contains("Note"));
+            assertEquals("9", field(bench, "#need-hours"));
+            set(bench, "#need-spares", "2.5");
+            bench.click("#need-low");
+            assertEquals("\"2.5\" is not a whole number of cells.", bench.text("#need-message"));
+            assertEquals(2, planned(bench, TarnHollow.LONG_NIGHT).orElseThrow().need().spares());
         }
     }
 

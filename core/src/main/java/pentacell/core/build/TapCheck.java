@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.unit.Middle;
 import pentacell.core.unit.Quantity;
 
 /// Whether the balance leads of a pack sit where they belong, before a board is plugged in.
@@ -159,13 +160,8 @@ public final class TapCheck {
         double[] groups = new double[series];
         for (int group = 0; group < series; group++)
             groups[group] = volts[group + 1] - volts[group];
-        double[] sorted = groups.clone();
-        Arrays.sort(sorted);
-        double median =
-                series % 2 == 1
-                        ? sorted[series / 2]
-                        : (sorted[series / 2 - 1] + sorted[series / 2]) / 2;
-        if (series == 2) median = u;
+        // between two groups there is no middle: the one that is not usual is the odd one
+        double median = series == 2 ? u : Middle.of(groups);
         for (int group = 0; group < series; group++) {
             double off = groups[group] - median;
             double meter = METER_SHARE * (volts[group] + volts[group + 1]);

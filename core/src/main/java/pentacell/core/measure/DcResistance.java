@@ -1,9 +1,9 @@
 package pentacell.core.measure;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import pentacell.core.unit.Middle;
 
 /// Resistance read from steps of direct current. Never to be compared with a 1 kHz reading, which
 /// is lower.
@@ -126,17 +126,10 @@ public record DcResistance(
         double[] milliohms = values.stream().mapToDouble(each -> each[0]).sorted().toArray();
         double[] seconds = values.stream().mapToDouble(each -> each[1]).sorted().toArray();
         return new DcResistance(
-                median(milliohms),
+                Middle.of(milliohms),
                 method,
                 milliohms.length,
-                median(seconds),
+                Middle.of(seconds),
                 milliohms[milliohms.length - 1] - milliohms[0]);
-    }
-
-    private static double median(double[] sorted) {
-        int middle = sorted.length / 2;
-        return sorted.length % 2 == 1
-                ? sorted[middle]
-                : Arrays.stream(sorted, middle - 1, middle + 1).average().orElse(Double.NaN);
     }
 }

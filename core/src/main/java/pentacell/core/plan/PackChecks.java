@@ -233,9 +233,9 @@ public final class PackChecks {
                 TOUCH_VOLTS,
                 full,
                 Verdict.CAUTION,
-                "full it has %s; a short is as dangerous as ever: it burns"
+                "fully charged it stands at %s; a short still burns"
                         .formatted(CheckSheet.volts(full)),
-                "full it has %s: over %s bare parts must not be touched, cover them while you work"
+                "fully charged it stands at %s: over %s bare parts must not be touched, cover them while you work"
                         .formatted(CheckSheet.volts(full), CheckSheet.volts(TOUCH_VOLTS)),
                 "extra-low voltage, dry: IEC 61140, from memory");
     }

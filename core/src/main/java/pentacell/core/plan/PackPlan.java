@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.need.Chosen;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 
@@ -109,6 +110,11 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
         /// Such as `7S10P`.
         public String arrangement() {
             return series + "S" + parallel + "P";
+        }
+
+        /// Its size, as it is chosen.
+        public Chosen asChosen() {
+            return new Chosen(series, parallel);
         }
 
         public boolean isFeasible() {

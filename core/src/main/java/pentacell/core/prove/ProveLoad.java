@@ -12,6 +12,7 @@ import pentacell.core.circuit.RestCurve;
 import pentacell.core.measure.Column;
 import pentacell.core.prove.LoadTest.Cause;
 import pentacell.core.prove.LoadTest.Group;
+import pentacell.core.unit.Middle;
 
 /// Judges a load test of a whole pack.
 ///
@@ -218,12 +219,7 @@ public final class ProveLoad {
         if (sorted.length == 0) return Double.NaN;
         if (sorted.length == 2)
             return sorted[1] > 1.3 * sorted[0] ? sorted[0] : (sorted[0] + sorted[1]) / 2;
-        return median(sorted);
-    }
-
-    private static double median(double[] sorted) {
-        int middle = sorted.length / 2;
-        return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
+        return Middle.of(sorted);
     }
 
     /// Voltage of a group with the drop over its resistance added back.
@@ -258,9 +254,7 @@ public final class ProveLoad {
         double[] raw = way.clone();
         int half = AVERAGED / 2;
         for (int i = half; i < way.length - half; i++) {
-            double[] about = Arrays.copyOfRange(raw, i - half, i + half + 1);
-            Arrays.sort(about);
-            way[i] = about[half];
+            way[i] = Middle.of(Arrays.copyOfRange(raw, i - half, i + half + 1));
         }
     }
 
@@ -310,9 +304,7 @@ public final class ProveLoad {
         double[] sortedOhms = Arrays.stream(ohms).filter(Double::isFinite).sorted().toArray();
         double usualOhms =
                 sortedOhms.length == 0 ? Double.NaN : sortedOhms[(sortedOhms.length - 1) / 2];
-        double[] sortedShares = shares.clone();
-        Arrays.sort(sortedShares);
-        double usualShare = median(sortedShares);
+        double usualShare = Middle.of(shares);
         double whole = ampHours / usualShare;
         Cause[] causes = new Cause[series];
         for (int g = 0; g < series; g++) {
@@ -344,9 +336,7 @@ public final class ProveLoad {
                             .average()
                             .orElse(each.get(begin));
         }
-        double[] sorted = volts.clone();
-        Arrays.sort(sorted);
-        double usual = median(sorted);
+        double usual = Middle.of(volts);
         RestCurve curve = RestCurve.of(chemistry);
         double empty = curve.share(endVolts);
         double[] begun = new double[volts.length];

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
-import org.hipparchus.stat.descriptive.rank.Median;
 import org.hipparchus.stat.regression.SimpleRegression;
 import pentacell.core.prove.GroupLog;
+import pentacell.core.unit.Middle;
 
 /// What a log of a pack in use says of the pack as a whole: how its groups' voltage runs over the
 /// charge drawn, and how far each group strays from their median.
@@ -79,10 +79,7 @@ final class PackHistory {
 
     private double median(double[] volts, int moment) {
         for (int g = 0; g < volts.length; g++) volts[g] = log.volts().get(g).get(moment);
-        double[] sorted = volts.clone();
-        Arrays.sort(sorted);
-        int middle = sorted.length / 2;
-        return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
+        return Middle.of(volts);
     }
 
     /// Resistance of the usual group, from steps of the current; 0 without any.
@@ -99,7 +96,7 @@ final class PackHistory {
     }
 
     private static double middle(List<Double> values) {
-        return new Median().evaluate(values.stream().mapToDouble(each -> each).toArray());
+        return Middle.of(values.stream().mapToDouble(each -> each).toArray());
     }
 
     /// Resistance of the usual group, in Ω; 0 when no step tells it.

@@ -328,6 +328,20 @@ final class PackChecksTest {
     }
 
     @Test
+    void aLoadThatIsSeldomOnStillHasItsWiresAndFuse() {
+        Need seldom =
+                Need.of(
+                        Chemistry.NMC,
+                        new Window(20, 30),
+                        List.of(new LoadItem("motor", 210, 0.02, 210)));
+        assertEquals(4.2, seldom.steadyFromPack(), 1e-9);
+        assertEquals(10, 20 * option(seldom, 7, 20).steadyAmps(), 1e-9, "210 W at 21 V");
+        assertTrue(
+                check(seldom, 20, Check.MAIN_FUSE).sentence().startsWith("a fuse of 15\u00a0A"),
+                check(seldom, 20, Check.MAIN_FUSE).sentence());
+    }
+
+    @Test
     void barsOfTheWindowSayWhatStaysInside() {
         Need need =
                 Need.of(
@@ -379,18 +393,19 @@ final class PackChecksTest {
             value = {
                 "lamp | what does it draw",
                 "lamp 10w 0% | on for above 0",
-                "lamp 10w peak 5w x | x",
                 "lamp 0w | above 0"
             })
     void aLoadThatIsNoneIsSaid(String line, String words) {
         LoadText read = LoadText.read("mount 12w\n" + line);
-        if (read.problems().isEmpty()) {
-            // a peak below the load counts as the load; what is left over belongs to the name
-            assertTrue(read.items().get(1).name().contains(words));
-            return;
-        }
         assertTrue(read.problems().get(0).startsWith("load 2"), read.problems().toString());
         assertTrue(read.problems().get(0).contains(words), read.problems().toString());
+    }
+
+    @Test
+    void aPeakBelowTheLoadCountsAsTheLoad() {
+        assertEquals(
+                List.of(new LoadItem("lamp", 10, 1, 10)),
+                LoadText.read("lamp 10w peak 5w").items());
     }
 
     @Test

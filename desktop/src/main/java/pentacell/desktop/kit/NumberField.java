@@ -24,6 +24,7 @@ public final class NumberField extends VBox {
     private final double least;
     private final double most;
     private final Consumer<String> complaint;
+    private boolean isWhole;
 
     /// @param expected what is to be typed, in words
     /// @param complaint hears what is wrong with it
@@ -76,13 +77,20 @@ public final class NumberField extends VBox {
         field.setText(value.isPresent() ? plain(value.getAsDouble()) : "");
     }
 
+    /// Takes whole numbers only.
+    public NumberField whole() {
+        isWhole = true;
+        return this;
+    }
+
+    private boolean isExpected(double number) {
+        return number >= least && number <= most && (!isWhole || number == Math.rint(number));
+    }
+
     /// Whether it holds nothing, or a number that is expected.
     public boolean isUnderstood() {
         OptionalDouble number = typed();
-        return isBlank()
-                || number.isPresent()
-                        && number.getAsDouble() >= least
-                        && number.getAsDouble() <= most;
+        return isBlank() || number.isPresent() && isExpected(number.getAsDouble());
     }
 
     /// Marks what cannot be understood and says what is expected, without taking the caret there.
@@ -94,6 +102,11 @@ public final class NumberField extends VBox {
     }
 
     private String expectation() {
+        OptionalDouble number = typed();
+        if (isWhole
+                && number.isPresent()
+                && number.getAsDouble() != Math.rint(number.getAsDouble()))
+            return "\"%s\" is not a whole number of %s.".formatted(field.getText(), expected);
         return "\"%s\": expected %s, %s to %s."
                 .formatted(
                         field.getText(),
@@ -119,18 +132,15 @@ public final class NumberField extends VBox {
     /// @throws NotUnderstood after marking what cannot be understood
     public double required() throws NotUnderstood {
         OptionalDouble number = typed();
-        if (number.isPresent() && number.getAsDouble() >= least && number.getAsDouble() <= most)
-            return number.getAsDouble();
+        if (number.isPresent() && isExpected(number.getAsDouble())) return number.getAsDouble();
         throw complain(expectation());
     }
 
     /// The whole number, which must be there.
     ///
     /// @throws NotUnderstood after marking what cannot be understood
-    public int whole() throws NotUnderstood {
-        double number = required();
-        if (number == Math.rint(number)) return (int) number;
-        throw complain("\"%s\" is not a whole number of %s.".formatted(field.getText(), expected));
+    public int count() throws NotUnderstood {
+        return (int) whole().required();
     }
 
     /// Marks the field and says what is wrong with it.

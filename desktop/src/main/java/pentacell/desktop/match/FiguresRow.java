@@ -5,40 +5,24 @@ import java.util.OptionalDouble;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.VBox;
 import pentacell.core.match.MatchByHand;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.unit.Quantity;
-import pentacell.desktop.kit.ControlRow;
+import pentacell.desktop.kit.FigureRow;
 
 /// What the match comes to, the loudest numbers of the station.
 final class FiguresRow {
-    private final ControlRow row = ControlRow.of();
-    private final Label usable = figure("usable", "Usable / mAh");
-    private final Label spread = figure("spread", "Spread / mAh");
-    private final Label share = figure("spread-share", "Spread / %");
-    private final Label resistance = figure("resistance-spread", "Group R spread / %");
-    private final Label irSpread = figure("ir-spread", "IR spread / mΩ");
-    private final Label left = figure("left-over", "Left over");
-    private final Label byHand = figure("by-hand", "By hand / mAh");
-
-    FiguresRow() {
-        row.getStyleClass().add("figures-row");
-        usable.getStyleClass().add("loudest");
-    }
+    private final FigureRow row = new FigureRow();
+    private final Label usable = row.loudest("figure-usable", "Usable / mAh");
+    private final Label spread = row.figure("figure-spread", "Spread / mAh");
+    private final Label share = row.figure("figure-spread-share", "Spread / %");
+    private final Label resistance = row.figure("figure-resistance-spread", "Group R spread / %");
+    private final Label irSpread = row.figure("figure-ir-spread", "IR spread / mΩ");
+    private final Label left = row.figure("figure-left-over", "Left over");
+    private final Label byHand = row.figure("figure-by-hand", "By hand / mAh");
 
     Node node() {
-        return row;
-    }
-
-    private Label figure(String id, String caption) {
-        Label number = new Label("–");
-        number.setId("figure-" + id);
-        number.getStyleClass().add("loud");
-        Label words = new Label(caption);
-        words.getStyleClass().add("caption");
-        row.getChildren().add(new VBox(number, words));
-        return number;
+        return row.node();
     }
 
     void show(Optional<Shown> shown) {

@@ -153,7 +153,7 @@ final class MoreRules extends VBox {
     ///
     /// @throws NotUnderstood after marking the field
     List<Integer> sizes(int series, int parallel) throws NotUnderstood {
-        int empty = blanks.isBlank() ? 0 : blanks.whole();
+        int empty = blanks.isBlank() ? 0 : blanks.count();
         if (empty > series * (parallel - 1))
             throw blanks.complain(
                     "%dS%dP has %d places, and every group needs a cell."
@@ -166,9 +166,9 @@ final class MoreRules extends VBox {
 
     /// @throws NotUnderstood after marking a field
     MatchRules.Change on(MatchRules.Change rules) throws NotUnderstood {
-        OptionalInt most = models.isBlank() ? OptionalInt.empty() : OptionalInt.of(models.whole());
+        OptionalInt most = models.isBlank() ? OptionalInt.empty() : OptionalInt.of(models.count());
         return rules.targetMilliampHours(target.number())
-                .spares(spares.isBlank() ? 0 : spares.whole())
+                .spares(spares.isBlank() ? 0 : spares.count())
                 .maxModels(most)
                 .maxMilliohms(milliohms.number())
                 .evening(

@@ -176,7 +176,7 @@ final class RuleFields extends VBox {
         try {
             Selection chosen = (Selection) selection.getSelectedToggle().getUserData();
             MatchRules.Change rules =
-                    MatchRules.of(more.sizes(series.whole(), parallel.whole()), chosen)
+                    MatchRules.of(more.sizes(series.count(), parallel.count()), chosen)
                             .change()
                             .maxIrSpreadMilliohms(irSpread.number())
                             .minSohShare(minSoh.required() / 100)

@@ -59,7 +59,7 @@ final class AtHandFields {
         chargerVolts = fields.number("need-charger-volts", "Voltage / V", "volts", 0.1, 2000);
         chargerAmps = fields.number("need-charger-amps", "Current / A", "amps", 0.01, 1e4);
         supplyWatts = fields.number("need-supply", "Its supply / W", "watts", 0.1, 1e6);
-        boardSeries = fields.number("need-board-series", "Groups", "groups", 1, 400);
+        boardSeries = fields.number("need-board-series", "Groups", "groups", 1, 400).whole();
         boardAmps = fields.number("need-board-amps", "For long / A", "amps", 0.01, 1e4);
         boardPeak = fields.number("need-board-peak", "Cuts off at / A", "amps", 0.01, 1e5);
         boardBalance = fields.number("need-board-balance", "Balances / mA", "mA", 0.1, 1e6);

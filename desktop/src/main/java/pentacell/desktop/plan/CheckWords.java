@@ -49,9 +49,10 @@ final class CheckWords {
                     .formatted(
                             arrangement, Count.of(stops, "check is broken", "checks are broken"));
         if (cautions > 0)
-            return "%s works, but %s to be seen to."
+            return "%s works, but %s attention."
                     .formatted(
-                            arrangement, cautions == 1 ? "one thing is" : cautions + " things are");
+                            arrangement,
+                            cautions == 1 ? "one thing needs" : cautions + " things need");
         return tightestFirst.stream()
                 .filter(each -> each.margin().isPresent())
                 .findFirst()

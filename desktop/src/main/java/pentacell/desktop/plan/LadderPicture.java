@@ -2,7 +2,6 @@ package pentacell.desktop.plan;
 
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -14,6 +13,7 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface.Hue;
+import pentacell.desktop.plan.Proposal.Rung;
 
 /// The ladder of packs: a row for each, its room in every respect to the right of a middle line,
 /// what lacks to the left.
@@ -24,9 +24,7 @@ final class LadderPicture {
 
     /// What a ladder shows.
     record Content(
-            List<Option> options,
-            Map<Option, List<Margin>> margins,
-            Map<Option, String> why,
+            List<Rung> rungs,
             Optional<Option> lookedAt,
             Optional<Option> beside,
             Optional<Chosen> chosen) {}
@@ -40,7 +38,7 @@ final class LadderPicture {
     void paint(Pen pen, double width, double height) {
         double em = pen.em();
         Set<Margin.Kind> kinds = new LinkedHashSet<>();
-        content.margins().values().forEach(all -> all.forEach(each -> kinds.add(each.kind())));
+        for (Rung rung : content.rungs()) rung.margins().forEach(each -> kinds.add(each.kind()));
         double column = kinds.isEmpty() ? 0 : (width - LABEL_EM * em) / kinds.size();
         int at = 0;
         for (Margin.Kind kind : kinds) {
@@ -49,10 +47,10 @@ final class LadderPicture {
             pen.text(Hue.SECOND, 0.8, false, Anchor.RIGHT, middle - 0.4 * em, 1.7 * em, "lacks");
             pen.text(Hue.SECOND, 0.8, false, Anchor.LEFT, middle + 0.4 * em, 1.7 * em, "room");
         }
-        for (int row = 0; row < content.options().size(); row++)
+        for (int row = 0; row < content.rungs().size(); row++)
             row(
                     pen,
-                    content.options().get(row),
+                    content.rungs().get(row),
                     List.copyOf(kinds),
                     (HEAD_EM + row * ROW_EM) * em,
                     width,
@@ -60,22 +58,13 @@ final class LadderPicture {
     }
 
     private void row(
-            Pen pen,
-            Option option,
-            List<Margin.Kind> kinds,
-            double y,
-            double width,
-            double column) {
+            Pen pen, Rung rung, List<Margin.Kind> kinds, double y, double width, double column) {
         double em = pen.em();
+        Option option = rung.option();
         double height = ROW_EM * em;
         boolean isShown = content.lookedAt().equals(Optional.of(option));
         boolean isBeside = content.beside().equals(Optional.of(option));
-        boolean isChosen =
-                content.chosen()
-                        .filter(each ->
-                                each.series() == option.series()
-                                        && each.parallel() == option.parallel())
-                        .isPresent();
+        boolean isChosen = content.chosen().equals(Optional.of(option.asChosen()));
         if (isShown) pen.fill(Hue.FOCUS, 0.14, 0, y, width, height);
         pen.line(Hue.RULE, 1, 0, y + height, width, y + height);
         if (isShown) pen.fill(Hue.FOCUS, 1, 0, y, 4, height);
@@ -115,19 +104,19 @@ final class LadderPicture {
                 Anchor.LEFT,
                 0.9 * em,
                 y + 2.3 * em,
-                (option.isFeasible() ? "" : "■ ") + content.why().getOrDefault(option, ""));
+                (option.isFeasible() ? "" : "■ ") + rung.why());
         if (isOutside) return;
         for (int i = 0; i < kinds.size(); i++)
             margin(
                     pen,
-                    share(option, kinds.get(i)),
+                    share(rung, kinds.get(i)),
                     LABEL_EM * em + (i + 0.5) * column,
                     first,
                     0.42 * column);
     }
 
-    private OptionalDouble share(Option option, Margin.Kind kind) {
-        return content.margins().getOrDefault(option, List.of()).stream()
+    private OptionalDouble share(Rung rung, Margin.Kind kind) {
+        return rung.margins().stream()
                 .filter(each -> each.kind() == kind)
                 .mapToDouble(Margin::share)
                 .findFirst();

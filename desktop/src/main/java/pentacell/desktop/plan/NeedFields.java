@@ -71,7 +71,7 @@ final class NeedFields extends VBox {
         perKilometre = fields.number("need-per-kilometre", "Wh a km", "Wh", 0.1, 1e6);
         kilometres = fields.number("need-kilometres", "Kilometres", "kilometres", 0.1, 1e6);
         coldest = fields.number("need-coldest", "Coldest day / °C", "°C", -60, 60);
-        spares = fields.number("need-spares", "Spares", "cells", 0, 1000).empty("0");
+        spares = fields.number("need-spares", "Spares", "cells", 0, 1000).whole().empty("0");
         cellCapacity = fields.number("need-cell-capacity", "Capacity / mAh", "mAh", 1, 1e6);
         cellMilliohms = fields.number("need-cell-milliohms", "Resistance / mΩ", "mΩ", 0.01, 1e5);
         cellAmps =

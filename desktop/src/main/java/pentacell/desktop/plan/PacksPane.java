@@ -1,10 +1,7 @@
 package pentacell.desktop.plan;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
@@ -13,16 +10,14 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import pentacell.core.donor.Price;
 import pentacell.core.need.Chosen;
 import pentacell.core.need.Planned;
-import pentacell.core.plan.Margin;
 import pentacell.core.plan.PackPlan.Option;
-import pentacell.core.plan.PartsList;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.NumberField;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.Wrapping;
+import pentacell.desktop.plan.Proposal.Rung;
 
 /// Which pack: the voltage window above, the ladder of packs below.
 final class PacksPane extends VBox {
@@ -52,8 +47,11 @@ final class PacksPane extends VBox {
         compared.setId("packs-compared");
         Wrapping.on(compared);
         Consumer<String> complaint = compared::setText;
-        series = new NumberField("own-series", "In series", "", "groups", 1, 400, complaint);
-        parallel = new NumberField("own-parallel", "In parallel", "", "cells", 1, 2000, complaint);
+        series =
+                new NumberField("own-series", "In series", "", "groups", 1, 400, complaint).whole();
+        parallel =
+                new NumberField("own-parallel", "In parallel", "", "cells", 1, 2000, complaint)
+                        .whole();
         for (NumberField each : List.of(series, parallel))
             each.field().setOnAction(enter -> another());
         window.setId("voltage-window");
@@ -67,7 +65,7 @@ final class PacksPane extends VBox {
                     .ifPresent(option -> {
                         if (click.isShortcutDown() || click.isShiftDown()) compare(option);
                         else {
-                            model.lookAt(new Chosen(option.series(), option.parallel()));
+                            model.lookAt(option.asChosen());
                             if (click.getClickCount() == 2) model.choose();
                         }
                     });
@@ -118,7 +116,7 @@ final class PacksPane extends VBox {
         else {
             int at = lookedAt().map(options::indexOf).orElse(-1);
             Option next = options.get(Math.clamp(at + step, 0, options.size() - 1));
-            model.lookAt(new Chosen(next.series(), next.parallel()));
+            model.lookAt(next.asChosen());
         }
         key.consume();
     }
@@ -139,13 +137,21 @@ final class PacksPane extends VBox {
 
     private void show() {
         Optional<Judged> judged = model.judgedProperty().get();
-        options = judged.map(now -> now.proposal().ladder()).orElse(List.of());
+        List<Rung> ladderNow = judged.map(now -> now.proposal().ladder()).orElse(List.of());
+        options = ladderNow.stream().map(Rung::option).toList();
         beside = beside.filter(options::contains);
         meaning.setText(meaning(judged));
         window.repaint(new WindowPicture(judged)::paint);
-        ladder.repaint(new LadderPicture(content(judged))::paint);
+        ladder.repaint(
+                new LadderPicture(
+                                new LadderPicture.Content(
+                                        ladderNow,
+                                        lookedAt(),
+                                        beside,
+                                        model.planned().flatMap(Planned::chosen)))
+                        ::paint);
         double em = window.em();
-        int bars = judged.map(now -> WindowPicture.rows(now.proposal().bars())).orElse(0);
+        int bars = judged.map(now -> now.proposal().bars().size()).orElse(0);
         setHeight(windowPlace, bars == 0 ? 0 : (AXIS_EM + BAR_EM * bars) * em);
         setHeight(
                 ladderPlace,
@@ -175,41 +181,12 @@ final class PacksPane extends VBox {
                                 .plan()
                                 .best()
                                 .map(best ->
-                                        "%s does with the fewest cells, %d."
+                                        "%s takes the fewest cells: %d."
                                                 .formatted(best.arrangement(), best.cells()))
                                 .orElseGet(() ->
                                         "No pack meets this: "
                                                 + now.proposal().plan().nearest().orElse("")
                                                 + "."))
                 .orElse("");
-    }
-
-    private LadderPicture.Content content(Optional<Judged> judged) {
-        Map<Option, List<Margin>> margins = new HashMap<>();
-        Map<Option, String> why = new HashMap<>();
-        judged.ifPresent(now -> {
-            Proposal all = now.proposal();
-            for (Option option : all.ladder()) {
-                Optional<Price> cost =
-                        PartsList.of(option, all.need(), all.supply(), model.prices()).total();
-                margins.put(
-                        option,
-                        Margin.of(
-                                option,
-                                all.need(),
-                                all.supply(),
-                                cost.isPresent()
-                                        ? OptionalDouble.of(cost.get().amount())
-                                        : OptionalDouble.empty()));
-                why.put(option, all.plan().why(option));
-            }
-        });
-        return new LadderPicture.Content(
-                options,
-                margins,
-                why,
-                judged.map(Judged::option),
-                beside,
-                model.planned().flatMap(Planned::chosen));
     }
 }

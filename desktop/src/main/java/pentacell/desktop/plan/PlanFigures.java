@@ -3,40 +3,24 @@ package pentacell.desktop.plan;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.layout.VBox;
 import pentacell.core.plan.PackPlan.Option;
 import pentacell.core.unit.Quantity;
-import pentacell.desktop.kit.ControlRow;
+import pentacell.desktop.kit.FigureRow;
 
 /// What the pack looked at comes to, the loudest numbers of the station.
 final class PlanFigures {
-    private final ControlRow row = ControlRow.of();
-    private final Label arrangement = figure("arrangement", "Pack");
-    private final Label hours = figure("hours", "Hours");
-    private final Label kilometres = figure("kilometres", "Kilometres");
-    private final Label energy = figure("energy", "Usable / Wh");
-    private final Label inside = figure("inside", "Left inside / %");
-    private final Label volts = figure("volts", "Empty to full / V");
-    private final Label mass = figure("mass", "Mass / kg");
-    private final Label cost = figure("cost", "Cost");
-
-    PlanFigures() {
-        row.getStyleClass().add("figures-row");
-        arrangement.getStyleClass().add("loudest");
-    }
+    private final FigureRow row = new FigureRow();
+    private final Label arrangement = row.loudest("plan-arrangement", "Pack");
+    private final Label hours = row.figure("plan-hours", "Hours");
+    private final Label kilometres = row.figure("plan-kilometres", "Kilometres");
+    private final Label energy = row.figure("plan-energy", "Usable / Wh");
+    private final Label inside = row.figure("plan-inside", "Left inside / %");
+    private final Label volts = row.figure("plan-volts", "Empty to full / V");
+    private final Label mass = row.figure("plan-mass", "Mass / kg");
+    private final Label cost = row.figure("plan-cost", "Cost");
 
     Node node() {
-        return row;
-    }
-
-    private Label figure(String id, String caption) {
-        Label number = new Label("–");
-        number.setId("plan-" + id);
-        number.getStyleClass().add("loud");
-        Label words = new Label(caption);
-        words.getStyleClass().add("caption");
-        row.getChildren().add(new VBox(number, words));
-        return number;
+        return row.node();
     }
 
     void show(Optional<Judged> judged) {

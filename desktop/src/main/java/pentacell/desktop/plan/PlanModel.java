@@ -4,21 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.OptionalInt;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import pentacell.core.cell.Catalogue;
-import pentacell.core.cell.CellFormat;
-import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellModel;
 import pentacell.core.donor.Price;
-import pentacell.core.donor.Purchases;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.grade.MatchableStock;
-import pentacell.core.match.Candidate;
 import pentacell.core.need.Chosen;
 import pentacell.core.need.Need;
 import pentacell.core.need.Part;
@@ -28,15 +16,6 @@ import pentacell.core.need.Planned;
 import pentacell.core.need.Plans;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
-import pentacell.core.plan.BoxFit;
-import pentacell.core.plan.CellSupply;
-import pentacell.core.plan.PackChecks;
-import pentacell.core.plan.PackPlan;
-import pentacell.core.plan.PackPlan.Option;
-import pentacell.core.plan.PackPlanner;
-import pentacell.core.plan.PackRun;
-import pentacell.core.plan.PartsList;
-import pentacell.core.plan.VoltageBar;
 import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
 
@@ -45,9 +24,6 @@ import pentacell.desktop.frame.Desk;
 final class PlanModel {
     /// What a pack is called before anyone named it.
     static final String NEW_PACK = "New pack";
-
-    private static final double BAND_SIGMAS = 2;
-    private static final double BENCH_CELSIUS = 25;
 
     private final Desk desk;
     private final ReadOnlyObjectWrapper<String> pack = new ReadOnlyObjectWrapper<>("");
@@ -58,6 +34,7 @@ final class PlanModel {
     private final ReadOnlyObjectWrapper<Optional<Judged>> judged =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<String> said = new ReadOnlyObjectWrapper<>("");
+    private Optional<Need> logged = Optional.empty();
     private Optional<Chosen> lookedAt = Optional.empty();
     private int asked;
     private boolean isShown;
@@ -108,13 +85,23 @@ final class PlanModel {
                 !plans.all().isEmpty()
                         && plans.plan(pack.get()).isEmpty()
                         && (pack.get().isEmpty() || pack.get().equals(NEW_PACK));
-        if (isGone) pack.set(plans.all().keySet().iterator().next());
+        if (isGone) {
+            pack.set(plans.all().keySet().iterator().next());
+            show();
+        }
         if (pack.get().isEmpty()) pack.set(NEW_PACK);
-        show();
+        // a need that is being typed stays when something else was logged meanwhile
+        if (!planned().map(Planned::need).equals(logged)) show();
+        else workOut();
     }
 
     private void show() {
-        need.set(planned().map(Planned::need));
+        logged = planned().map(Planned::need);
+        need.set(logged);
+        workOut();
+    }
+
+    private void workOut() {
         if (isShown) propose();
         else isStale = true;
     }
@@ -200,7 +187,7 @@ final class PlanModel {
     void choose() {
         judged.get()
                 .ifPresent(now -> {
-                    Chosen chosen = new Chosen(now.option().series(), now.option().parallel());
+                    Chosen chosen = now.option().asChosen();
                     if (planned().flatMap(Planned::chosen).equals(Optional.of(chosen))) return;
                     List<PlanFact> facts = new ArrayList<>();
                     if (!planned().map(Planned::need).equals(need.get()))
@@ -244,7 +231,7 @@ final class PlanModel {
         lookedAt = Optional.of(chosen);
         proposal.get()
                 .ifPresent(now -> {
-                    if (now.option(chosen.series(), chosen.parallel()).isPresent()) judge(now);
+                    if (now.option(chosen).isPresent()) judge(now);
                     else propose();
                 });
     }
@@ -264,9 +251,9 @@ final class PlanModel {
         return lookedAt.or(() -> planned().flatMap(Planned::chosen));
     }
 
-    private static Chosen first(PackPlan plan) {
-        Option first = plan.best().orElseGet(() -> plan.ranked().get(0));
-        return new Chosen(first.series(), first.parallel());
+    private PlanWorking working(Need wanted) {
+        return new PlanWorking(
+                wanted, desk.ledger().state(), desk.ledger().judged(), pack.get(), inHand());
     }
 
     private void propose() {
@@ -278,15 +265,11 @@ final class PlanModel {
             said.set("");
             return;
         }
-        Need wanted = need.get().get();
-        WorkshopState state = desk.ledger().state();
-        JudgedStock standing = desk.ledger().judged();
-        String name = pack.get();
-        Optional<Chosen> inHand = inHand();
+        PlanWorking working = working(need.get().get());
         desk.work()
                 .lane("plan")
                 .run(
-                        () -> proposal(wanted, state, standing, name, inHand),
+                        working::proposal,
                         found -> {
                             if (number != asked) return;
                             said.set(
@@ -299,130 +282,15 @@ final class PlanModel {
                         });
     }
 
-    private static Optional<Proposal> proposal(
-            Need wanted,
-            WorkshopState state,
-            JudgedStock standing,
-            String name,
-            Optional<Chosen> inHand) {
-        return supply(wanted, state, standing, name)
-                .map(supply -> {
-                    PackPlan plan = PackPlanner.plan(wanted, supply);
-                    List<Option> ladder = new ArrayList<>(plan.ranked());
-                    Chosen chosen = inHand.orElseGet(() -> first(plan));
-                    boolean isThere =
-                            ladder.stream()
-                                    .anyMatch(each ->
-                                            each.series() == chosen.series()
-                                                    && each.parallel() == chosen.parallel());
-                    if (!isThere) {
-                        ladder.add(PackPlanner.option(wanted, supply, chosen));
-                        ladder.sort(PackPlan.LEAST_IN_THE_WAY_FIRST);
-                    }
-                    int cells = plan.best().map(Option::cells).orElse(chosen.cells());
-                    return new Proposal(
-                            wanted, supply, plan, ladder, VoltageBar.of(wanted, supply, cells));
-                });
-    }
-
-    private static Optional<CellSupply> supply(
-            Need wanted, WorkshopState state, JudgedStock standing, String name) {
-        if (wanted.cell().isPresent())
-            return wanted.cell().map(cell -> CellSupply.assumed(cell, OptionalInt.empty()));
-        Function<Candidate, Optional<CellFormat>> format =
-                cell -> Catalogue.of(state).model(cell.model()).map(CellModel::format);
-        return CellSupply.stock(
-                MatchableStock.of(state, standing, name).candidates(), wanted.chemistry(), format);
-    }
-
     private void judge(Proposal now) {
         int number = ++asked;
-        Chosen chosen = inHand().orElseGet(() -> first(now.plan()));
-        Option option =
-                now.option(chosen.series(), chosen.parallel()).orElseGet(() -> now.ladder().get(0));
-        Map<Part, Price> prices = prices();
-        WorkshopState state = desk.ledger().state();
-        JudgedStock standing = desk.ledger().judged();
-        Optional<Pack> match = matched().filter(pack -> pack.groups().size() == option.series());
-        String name = pack.get();
+        PlanWorking working = working(now.need());
         desk.work()
                 .lane("plan")
                 .run(
-                        () -> judged(now, option, prices, state, standing, match, name),
+                        () -> working.judged(now),
                         done -> {
                             if (number == asked) judged.set(Optional.of(done));
                         });
-    }
-
-    private static Judged judged(
-            Proposal now,
-            Option option,
-            Map<Part, Price> prices,
-            WorkshopState state,
-            JudgedStock standing,
-            Optional<Pack> match,
-            String name) {
-        Need need = now.need();
-        CellSupply supply = now.supply();
-        PartsList parts = PartsList.of(option, need, supply, prices);
-        Optional<Price> newWattHour =
-                Purchases.of(state)
-                        .newCell()
-                        .map(priced ->
-                                new Price(
-                                        priced.price().amount() / priced.wattHours(),
-                                        priced.price().currency()));
-        boolean hasSpread = supply.spreadAmpHours() > 0;
-        OptionalDouble coldest = need.coldestCelsius();
-        return new Judged(
-                now,
-                option,
-                PackChecks.of(option, need, supply),
-                parts,
-                parts.perKilowattHour(option, need, newWattHour),
-                need.box()
-                        .map(box ->
-                                BoxFit.of(supply.format(), box, need.packing(), option.cells())),
-                new Judged.Runs(
-                        PackRun.ofMeanCells(option, need, supply),
-                        hasSpread
-                                ? Optional.of(
-                                        PackRun.ofMeanCells(
-                                                option, need, supply, -BAND_SIGMAS, BENCH_CELSIUS))
-                                : Optional.empty(),
-                        hasSpread
-                                ? Optional.of(
-                                        PackRun.ofMeanCells(
-                                                option, need, supply, BAND_SIGMAS, BENCH_CELSIUS))
-                                : Optional.empty(),
-                        coldest.isPresent()
-                                ? Optional.of(
-                                        PackRun.ofMeanCells(
-                                                option, need, supply, 0, coldest.getAsDouble()))
-                                : Optional.empty(),
-                        match.flatMap(pack ->
-                                groups(state, standing, name, pack)
-                                        .map(groups ->
-                                                PackRun.ofMatched(
-                                                        need,
-                                                        supply.mean(option.cells()),
-                                                        groups,
-                                                        BENCH_CELSIUS)))));
-    }
-
-    /// The cells of a match; empty when one of them is no longer known or measured.
-    private static Optional<List<List<Candidate>>> groups(
-            WorkshopState state, JudgedStock standing, String name, Pack pack) {
-        Map<CellId, Candidate> known =
-                MatchableStock.of(state, standing, name).candidates().stream()
-                        .collect(Collectors.toMap(Candidate::id, Function.identity()));
-        List<List<Candidate>> groups = new ArrayList<>();
-        for (List<CellId> group : pack.groups()) {
-            List<Candidate> cells = new ArrayList<>();
-            for (CellId cell : group) Optional.ofNullable(known.get(cell)).ifPresent(cells::add);
-            if (cells.size() < group.size()) return Optional.empty();
-            groups.add(cells);
-        }
-        return Optional.of(groups);
     }
 }

@@ -135,8 +135,7 @@ final class PlanView {
     private void show(Optional<Judged> judged) {
         figures.show(judged);
         Optional<Chosen> chosen = model.planned().flatMap(Planned::chosen);
-        Optional<Chosen> lookedAt =
-                judged.map(now -> new Chosen(now.option().series(), now.option().parallel()));
+        Optional<Chosen> lookedAt = judged.map(now -> now.option().asChosen());
         boolean isChosen = lookedAt.isPresent() && lookedAt.equals(chosen);
         choose.setText(
                 lookedAt.map(each -> (isChosen ? "Chosen: " : "Choose ") + each.arrangement())

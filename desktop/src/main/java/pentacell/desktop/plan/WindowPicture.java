@@ -24,11 +24,6 @@ final class WindowPicture {
         this.shown = shown;
     }
 
-    /// Rows that are drawn.
-    static int rows(List<VoltageBar> bars) {
-        return bars.size();
-    }
-
     void paint(Pen pen, double width, double height) {
         if (shown.isEmpty()) return;
         Judged judged = shown.get();

@@ -40,6 +40,7 @@ final class WiringFields {
         stripThickness = fields.number("need-strip-thickness", "Thickness / mm", "mm", 0.01, 100);
         bridges =
                 fields.number("need-bridges", "Bridges", "bridges from group to group", 1, 2000)
+                        .whole()
                         .empty("as compact");
         leadArea =
                 fields.number("need-lead-area", "Leads / mm²", "mm²", 0.01, 1e4).empty("smallest");

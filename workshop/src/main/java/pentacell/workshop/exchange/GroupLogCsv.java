@@ -17,7 +17,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
-import pentacell.core.unit.Count;
 import pentacell.workshop.exchange.CellTable.Problem;
 
 /// Reads the log of a whole pack: time, current and the voltage of every group, by the names of
@@ -25,18 +24,13 @@ import pentacell.workshop.exchange.CellTable.Problem;
 public final class GroupLogCsv {
     private static final int MOST_PROBLEMS = 20;
 
-    /// So many lines that begin again at an earlier time are a clock that was set back.
-    private static final int CLOCK_LINES = 5;
-
     private static final Pattern GROUP =
             Pattern.compile("(?:group|cell|g|c|v|s)_?(\\d{1,3})(?:_(v|mv|volts?|voltage))?");
 
     private final String name;
     private final List<Problem> problems = new ArrayList<>();
     private final List<String> notes = new ArrayList<>();
-    private final Column.Builder seconds = new Column.Builder();
-    private final Column.Builder amps = new Column.Builder();
-    private final List<Column.Builder> volts = new ArrayList<>();
+    private Optional<LogTimeline> timeline = Optional.empty();
     private int time = -1;
     private double timeFactor = 1;
     private int current = -1;
@@ -44,11 +38,6 @@ public final class GroupLogCsv {
     private int[] groups = {};
     private double voltFactor = 1;
     private int skipped;
-    private int taken;
-    private double last = Double.NEGATIVE_INFINITY;
-    private double interval = 1;
-    private double offset;
-    private final List<double[]> earlier = new ArrayList<>();
 
     private GroupLogCsv(String name) {
         this.name = name;
@@ -127,31 +116,31 @@ public final class GroupLogCsv {
         }
         time = timeAt;
         groups = found.values().stream().mapToInt(each -> each).toArray();
-        for (int g = 0; g < series; g++) volts.add(new Column.Builder());
+        timeline = Optional.of(new LogTimeline(1 + series, this::problem, notes::add));
     }
 
     private void line(CsvRecord line) {
         long number = line.getStartingLineNumber();
         if (line.getFieldCount() == 1 && line.getField(0).isBlank()) return;
-        double[] values = new double[2 + groups.length];
-        values[0] = value(line, time, true);
-        values[1] = LogNumber.scaled(value(line, current, false), ampFactor);
+        double second = value(line, time, true);
+        double[] values = new double[1 + groups.length];
+        values[0] = LogNumber.scaled(value(line, current, false), ampFactor);
         for (int g = 0; g < groups.length; g++)
-            values[2 + g] = LogNumber.scaled(value(line, groups[g], false), voltFactor);
-        for (int i = 0; i < values.length; i++)
-            if (!Double.isFinite(values[i])) {
-                int column = i == 0 ? time : i == 1 ? current : groups[i - 2];
-                problem(
-                        number,
-                        "%s \"%s\" is not a number"
-                                .formatted(
-                                        i == 0 ? "time" : i == 1 ? "current" : "group " + (i - 1),
-                                        column < line.getFieldCount()
-                                                ? line.getField(column)
-                                                : ""));
-                return;
-            }
-        take(number, values);
+            values[1 + g] = LogNumber.scaled(value(line, groups[g], false), voltFactor);
+        if (isBad(line, "time", time, second) || isBad(line, "current", current, values[0])) return;
+        for (int g = 0; g < groups.length; g++)
+            if (isBad(line, "group " + (g + 1), groups[g], values[1 + g])) return;
+        timeline.ifPresent(each -> each.take(number, second, values));
+    }
+
+    private boolean isBad(CsvRecord line, String what, int column, double value) {
+        if (Double.isFinite(value)) return false;
+        problem(
+                line.getStartingLineNumber(),
+                "%s \"%s\" is not a number"
+                        .formatted(
+                                what, column < line.getFieldCount() ? line.getField(column) : ""));
+        return true;
     }
 
     private double value(CsvRecord line, int column, boolean isTime) {
@@ -160,58 +149,24 @@ public final class GroupLogCsv {
         return isTime ? LogNumber.time(text, timeFactor) : LogNumber.parse(text);
     }
 
-    /// Takes a moment whose time rises; times that go back are left out, unless the clock was set
-    /// back and goes on from there.
-    private void take(long number, double[] values) {
-        if (values[0] + offset > last) {
-            earlier.clear();
-            keep(values);
-            return;
-        }
-        if (values[0] + offset == last) {
-            problem(number, "its time is there twice; the first was kept");
-            return;
-        }
-        problem(number, "its time goes back");
-        if (!earlier.isEmpty() && values[0] <= earlier.get(earlier.size() - 1)[0]) earlier.clear();
-        earlier.add(values);
-        if (earlier.size() < CLOCK_LINES) return;
-        offset = last + interval - earlier.get(0)[0];
-        notes.add("the clock was set back before line %d: carried on from there".formatted(number));
-        skipped -= earlier.size();
-        for (double[] each : earlier) keep(each);
-        earlier.clear();
-    }
-
-    private void keep(double[] values) {
-        double second = values[0] + offset;
-        if (taken > 0) interval = second - last;
-        last = second;
-        taken++;
-        seconds.add(second);
-        amps.add(values[1]);
-        for (int g = 0; g < groups.length; g++) volts.get(g).add(values[2 + g]);
-    }
-
     private void problem(long line, String sentence) {
         skipped++;
         if (problems.size() < MOST_PROBLEMS) problems.add(new Problem(name, line, sentence));
     }
 
     private Read finish() {
-        if (taken == 0) {
+        timeline.ifPresent(LogTimeline::end);
+        if (timeline.map(LogTimeline::size).orElse(0) == 0) {
             if (problems.isEmpty()) problem(0, "has no lines under its column names");
             return new Read(Optional.empty(), List.copyOf(problems), skipped, List.copyOf(notes));
         }
-        if (skipped > 0) notes.add(Count.of(skipped, "line was", "lines were") + " left out");
         return new Read(
-                Optional.of(
-                        GroupLog.of(
-                                seconds.build(),
-                                amps.build(),
-                                volts.stream().map(Column.Builder::build).toList())),
-                List.copyOf(problems),
-                skipped,
-                List.copyOf(notes));
+                timeline.map(this::log), List.copyOf(problems), skipped, List.copyOf(notes));
+    }
+
+    private GroupLog log(LogTimeline read) {
+        List<Column> volts = new ArrayList<>();
+        for (int g = 0; g < groups.length; g++) volts.add(read.column(1 + g));
+        return GroupLog.of(read.seconds(), read.column(0), volts);
     }
 }

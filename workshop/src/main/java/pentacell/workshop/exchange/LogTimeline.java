@@ -30,9 +30,7 @@ final class LogTimeline {
 
     private final Column.Builder lines = new Column.Builder();
     private final Column.Builder seconds = new Column.Builder();
-    private final Column.Builder volts = new Column.Builder();
-    private final Column.Builder amps = new Column.Builder();
-    private final Column.Builder celsius = new Column.Builder();
+    private final List<Column.Builder> columns = new ArrayList<>();
     private double last = Double.NEGATIVE_INFINITY;
     private double lastInterval;
     private double offset;
@@ -43,7 +41,9 @@ final class LogTimeline {
         void add(long line, String sentence);
     }
 
-    LogTimeline(Problems problems, Consumer<String> notes) {
+    /// @param columns how many values each sample has beside its time
+    LogTimeline(int columns, Problems problems, Consumer<String> notes) {
+        for (int i = 0; i < columns; i++) this.columns.add(new Column.Builder());
         this.problems = problems;
         this.notes = notes;
     }
@@ -61,18 +61,9 @@ final class LogTimeline {
         return seconds.build();
     }
 
-    /// The voltages, in the column's unit.
-    Column volts() {
-        return volts.build();
-    }
-
-    /// The currents, in the column's unit.
-    Column amps() {
-        return amps.build();
-    }
-
-    Column celsius() {
-        return celsius.build();
+    /// The values of a column, in the order they were given, in its unit.
+    Column column(int index) {
+        return columns.get(index).build();
     }
 
     /// Ends the log: what still waits is taken or named.
@@ -83,7 +74,9 @@ final class LogTimeline {
 
     /// Takes a sample whose time rises; one that goes back waits until it is clear whether the
     /// clock was started anew.
-    void take(long line, double second, double volt, double amp, double degree) {
+    ///
+    /// @param values one for each column; may be used again afterwards
+    void take(long line, double second, double... values) {
         if (size() == 0) isCalendar = second > SampleLog.MOST_SECONDS;
         if (Math.abs(second) > (isCalendar ? LAST_DATE : SampleLog.MOST_SECONDS)) {
             problems.add(line, "time %s is out of place; left out".formatted(text(second)));
@@ -94,10 +87,10 @@ final class LogTimeline {
         if (size() == 0 || shifted > last) {
             flushPending();
             if (isFarAhead(shifted)) {
-                suspect = Optional.of(new double[] {line, shifted, volt, amp, degree});
+                suspect = Optional.of(waiting(line, shifted, values));
                 return;
             }
-            keep(line, shifted, volt, amp, degree);
+            keep(line, shifted, values, 0);
             return;
         }
         boolean isSame = shifted == last;
@@ -107,7 +100,7 @@ final class LogTimeline {
             return;
         }
         if (!pending.isEmpty() && !(second > pending.get(pending.size() - 1)[1])) flushPending();
-        pending.add(new double[] {line, second, volt, amp, degree});
+        pending.add(waiting(line, second, values));
         if (pending.size() < CLOCK_RESTART_LINES) return;
         double usual =
                 (pending.get(pending.size() - 1)[1] - pending.get(0)[1]) / (pending.size() - 1);
@@ -115,8 +108,7 @@ final class LogTimeline {
         notes.accept(
                 "time starts over at line %d: carried on from there"
                         .formatted((long) pending.get(0)[0]));
-        for (double[] each : pending)
-            keep((long) each[0], each[1] + offset, each[2], each[3], each[4]);
+        for (double[] each : pending) keep((long) each[0], each[1] + offset, each, 2);
         pending.clear();
     }
 
@@ -138,7 +130,7 @@ final class LogTimeline {
     }
 
     private void acceptSuspect() {
-        suspect.ifPresent(ahead -> keep((long) ahead[0], ahead[1], ahead[2], ahead[3], ahead[4]));
+        suspect.ifPresent(ahead -> keep((long) ahead[0], ahead[1], ahead, 2));
         suspect = Optional.empty();
     }
 
@@ -164,13 +156,20 @@ final class LogTimeline {
         return ahead > FAR_SECONDS && ahead > FAR_INTERVALS * lastInterval;
     }
 
-    private void keep(long line, double second, double volt, double amp, double degree) {
+    private static double[] waiting(long line, double second, double[] values) {
+        double[] all = new double[2 + values.length];
+        all[0] = line;
+        all[1] = second;
+        System.arraycopy(values, 0, all, 2, values.length);
+        return all;
+    }
+
+    /// @param from where the values begin
+    private void keep(long line, double second, double[] values, int from) {
         lastInterval = second - last;
         last = second;
         lines.add((double) line);
         seconds.add(second);
-        volts.add(volt);
-        amps.add(amp);
-        celsius.add(degree);
+        for (int i = 0; i < columns.size(); i++) columns.get(i).add(values[from + i]);
     }
 }

@@ -39,10 +39,17 @@ public final class RunLogCsv {
     /// A middle value over this has no unit but mV or mA.
     private static final double SURELY_MILLI = 60;
 
+    /// Where a sample's values stand on the timeline.
+    private static final int VOLTS = 0;
+
+    private static final int AMPS = 1;
+    private static final int CELSIUS = 2;
+
     private final String name;
     private final List<Problem> problems = new ArrayList<>();
     private final List<String> notes = new ArrayList<>();
-    private final LogTimeline timeline = new LogTimeline(this::problem, notes::add);
+    private final LogTimeline timeline = new LogTimeline(3, this::problem, notes::add);
+    private final double[] sample = new double[3];
     private double voltFactor = 1;
     private double ampFactor = 1;
     private int skipped;
@@ -175,7 +182,10 @@ public final class RunLogCsv {
         if (isBad(row.line, "time", row.timeText, row.seconds)
                 || isBad(row.line, "voltage", row.voltsText, row.volts)
                 || isBad(row.line, "current", row.ampsText, row.amps)) return;
-        timeline.take(row.line, row.seconds, row.volts, row.amps, celsius(row));
+        sample[VOLTS] = row.volts;
+        sample[AMPS] = row.amps;
+        sample[CELSIUS] = celsius(row);
+        timeline.take(row.line, row.seconds, sample);
     }
 
     private double celsius(LogRows.Row row) {
@@ -198,8 +208,8 @@ public final class RunLogCsv {
     }
 
     private void units(LogColumns at) {
-        voltFactor = factor(at.voltFactor(), timeline.volts(), "voltage", "mV", "V");
-        ampFactor = factor(at.ampFactor(), timeline.amps(), "current", "mA", "A");
+        voltFactor = factor(at.voltFactor(), timeline.column(VOLTS), "voltage", "mV", "V");
+        ampFactor = factor(at.ampFactor(), timeline.column(AMPS), "current", "mA", "A");
     }
 
     private double factor(double named, Column values, String what, String milli, String whole) {
@@ -233,8 +243,8 @@ public final class RunLogCsv {
     }
 
     private RunLog finish(String sha256) {
-        Column volts = scaled(timeline.volts(), voltFactor);
-        Column raw = scaled(timeline.amps(), ampFactor);
+        Column volts = scaled(timeline.column(VOLTS), voltFactor);
+        Column raw = scaled(timeline.column(AMPS), ampFactor);
         CurrentSign.Convention convention = CurrentSign.of(volts, raw);
         Column amps = CurrentSign.settled(volts, raw, convention);
         switch (convention) {
@@ -258,7 +268,7 @@ public final class RunLogCsv {
     /// The samples that can be those of a single cell; the others are told.
     private SampleLog possible(Column volts, Column amps) {
         Column seconds = timeline.seconds();
-        Column celsius = timeline.celsius();
+        Column celsius = timeline.column(CELSIUS);
         Column lines = timeline.lines();
         boolean areAll = true;
         for (int i = 0; i < volts.size(); i++) {

@@ -47,6 +47,10 @@ public final class TapFiles {
             else if (leads.putIfAbsent(each.lead(), each.volts()) != null)
                 problems.add(new Problem(name, 0, "lead %d is there twice".formatted(each.lead())));
         }
+        boolean isAnyRead = leads.values().stream().anyMatch(OptionalDouble::isPresent);
+        if (problems.isEmpty() && !isAnyRead)
+            problems.add(
+                    new Problem(name, 0, "no lead has a reading; expected columns lead and volts"));
         List<OptionalDouble> volts =
                 new ArrayList<>(Collections.nCopies(series + 1, OptionalDouble.empty()));
         leads.forEach(volts::set);
