@@ -130,7 +130,9 @@ final class ProveCommandTest {
         Path broken = Files.write(folder.resolve("broken.csv"), lines);
         assertEquals(0, prove(broken));
         assertTrue(commands.errors().contains("broken.csv:41: time \"oops\""), commands.errors());
-        assertTrue(commands.errors().contains("broken.csv:91: time goes back to 5"), commands.errors());
+        assertTrue(
+                commands.errors().contains("broken.csv:91: time goes back to 5"),
+                commands.errors());
         assertEquals(3, commands.json().get("endedByGroup").asInt());
     }
 
