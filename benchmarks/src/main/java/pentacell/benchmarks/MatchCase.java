@@ -71,6 +71,7 @@ record MatchCase(Kind kind, List<Candidate> cells, MatchRules rules) {
                                 "M" + random.nextInt(3),
                                 "D" + random.nextInt(9),
                                 Optional.of(Chemistry.NMC),
+                                Optional.empty(),
                                 OptionalDouble.of(2200),
                                 "",
                                 false,

@@ -43,7 +43,7 @@ import picocli.CommandLine.Option;
         description = "Matches the cells of a table into groups of equal capacity.",
         footer = {
             "",
-            "LOT.csv has at least cell_id and capacity_mah; also read: ir_mohm, model, donor, chemistry, rated_mah, location, count.",
+            "LOT.csv has at least cell_id and capacity_mah; also read: ir_mohm, model, donor, chemistry, rated_mah, location, format, count.",
             "A line with a count above 1 is a unit of so many cans that stay together; its capacity and IR are the unit's, limits on IR look at a can.",
             "The summary goes to standard output unless --summary names a file.",
             "",
@@ -208,6 +208,9 @@ final class MatchCommand implements Callable<Integer> {
         if (chemistries > 1)
             errors.println(
                     "the lot has cells of more than one chemistry: only the one with most cells is matched, two are never mixed");
+        if (Candidate.formats(candidates).size() > 1)
+            errors.println(
+                    "the lot has cells of more than one size: only the one with most cells is matched, one holder takes one size");
     }
 
     private int match(

@@ -118,6 +118,28 @@ final class PlanStationTest {
             assertEquals(
                     OptionalDouble.of(10),
                     planned(bench, "Second night").orElseThrow().need().hours());
+            set(bench, "#need-hours", "10");
+            bench.click("#tab-packs");
+            bench.await(
+                    "it is looked at again", () -> !bench.text("#plan-arrangement").equals("–"));
+            bench.click("#plan-choose");
+            bench.await(
+                    "it is chosen",
+                    () -> planned(bench, "Second night").orElseThrow().chosen().isPresent());
+            Chosen chosen = planned(bench, "Second night").flatMap(Planned::chosen).orElseThrow();
+            bench.click("#plan-match");
+            bench.await("Match is shown", () -> bench.isVisible("#rules"));
+            bench.click("#match");
+            bench.await(
+                    "it is matched",
+                    () -> Packs.of(bench.state()).pack("Second night").isPresent());
+            assertEquals(
+                    chosen.arrangement(),
+                    Packs.of(bench.state())
+                            .pack("Second night")
+                            .orElseThrow()
+                            .rules()
+                            .arrangement());
         }
     }
 

@@ -94,6 +94,7 @@ public record MatchableStock(
                 cell.model().orElse(""),
                 cell.donor().orElse(""),
                 model.map(CellModel::chemistry),
+                model.map(CellModel::format),
                 ratedOfACan(cell, model),
                 cell.place().map(Place::toString).orElse(""),
                 Grader.isRescued(cell, model),

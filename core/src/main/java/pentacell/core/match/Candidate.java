@@ -1,8 +1,12 @@
 package pentacell.core.match;
 
 import java.util.Collection;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.unit.Limit;
@@ -16,6 +20,7 @@ import pentacell.core.unit.Limit;
 /// @param model name of its model, empty when not known
 /// @param donor code of its donor, empty when not known
 /// @param chemistry chemistry, when known
+/// @param format size of its cans, when known
 /// @param ratedMilliampHours rated minimum capacity of one can in mAh, when known
 /// @param location where it lies, in words
 /// @param isRescued whether it was deeply discharged once
@@ -27,6 +32,7 @@ public record Candidate(
         String model,
         String donor,
         Optional<Chemistry> chemistry,
+        Optional<CellFormat> format,
         OptionalDouble ratedMilliampHours,
         String location,
         boolean isRescued,
@@ -56,6 +62,29 @@ public record Candidate(
     /// The cans in some units.
     public static int cans(Collection<Candidate> units) {
         return units.stream().mapToInt(Candidate::count).sum();
+    }
+
+    /// Whether it fits among cells of a size: one whose size is not known may be of any.
+    public boolean mayBeOf(Optional<CellFormat> size) {
+        return size.isEmpty() || format.isEmpty() || format.equals(size);
+    }
+
+    /// The sizes that some units have, the one with most cans first.
+    public static List<CellFormat> formats(Collection<Candidate> units) {
+        return units.stream()
+                .filter(unit -> unit.format().isPresent())
+                .collect(
+                        Collectors.groupingBy(
+                                unit -> unit.format().orElseThrow(),
+                                Collectors.summingInt(Candidate::count)))
+                .entrySet()
+                .stream()
+                .sorted(
+                        Map.Entry.<CellFormat, Integer>comparingByValue()
+                                .reversed()
+                                .thenComparing(entry -> entry.getKey().code()))
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     /// State of health as a share, when the rating is known.

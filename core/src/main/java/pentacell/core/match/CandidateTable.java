@@ -98,6 +98,7 @@ final class CandidateTable {
                                 cell.model(),
                                 cell.donor(),
                                 cell.chemistry(),
+                                cell.format(),
                                 cell.ratedMilliampHours(),
                                 cell.location(),
                                 cell.isRescued(),

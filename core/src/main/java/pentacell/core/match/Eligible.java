@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.match.MatchOutcome.Infeasible;
@@ -24,21 +25,25 @@ import pentacell.core.unit.Quantity;
 /// what would do.
 final class Eligible {
     private final MatchRules rules;
-    private final List<Candidate> ofChemistry;
+    private final List<Candidate> ofOneKind;
 
     private Eligible(List<Candidate> candidates, MatchRules rules) {
         this.rules = rules;
         Optional<Chemistry> chemistry = rules.chemistry().or(() -> mostCommon(candidates));
         // a cell of unknown chemistry goes with the others only when none of them is known
-        ofChemistry =
+        List<Candidate> alike =
                 candidates.stream().filter(cell -> cell.chemistry().equals(chemistry)).toList();
+        // one holder takes one size
+        Optional<CellFormat> size =
+                rules.format().or(() -> Candidate.formats(alike).stream().findFirst());
+        ofOneKind = alike.stream().filter(cell -> cell.mayBeOf(size)).toList();
     }
 
     /// The admitted cells, or what stands in the way.
     static EitherWay of(List<Candidate> candidates, MatchRules rules, Map<CellId, Integer> locks) {
         Eligible eligible = new Eligible(candidates, rules);
         List<Candidate> admitted =
-                eligible.ofChemistry.stream()
+                eligible.ofOneKind.stream()
                         .filter(cell -> !(rules.barsRescued() && cell.isRescued()))
                         .filter(eligible::irAdmits)
                         .filter(cell -> eligible.sohAdmits(cell, rules.minSohShare()))
@@ -184,7 +189,7 @@ final class Eligible {
             Predicate<Candidate> test,
             Comparator<Candidate> order,
             java.util.function.Function<Candidate, OptionalDouble> figure) {
-        List<Candidate> passing = new ArrayList<>(ofChemistry.stream().filter(test).toList());
+        List<Candidate> passing = new ArrayList<>(ofOneKind.stream().filter(test).toList());
         passing.sort(order);
         int cans = 0;
         for (Candidate cell : passing) {

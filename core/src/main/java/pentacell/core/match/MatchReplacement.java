@@ -53,6 +53,7 @@ public record MatchReplacement(Candidate cell, MatchFigures after) {
         return Eligible.of(shelf, rules, java.util.Map.of()).cells().stream()
                 .filter(cell -> cell.count() == leaving.count())
                 .filter(cell -> cell.chemistry().equals(leaving.chemistry()))
+                .filter(cell -> cell.mayBeOf(leaving.format()))
                 .filter(cell -> keepsLimits(groups, leaving, cell, rules))
                 .sorted(
                         byUsable.thenComparing(byResistance)

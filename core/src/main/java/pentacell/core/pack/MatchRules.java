@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.Chemistry;
 
 /// What a match must keep to.
@@ -28,6 +29,8 @@ import pentacell.core.cell.Chemistry;
 /// @param cellsFrom name of the saved selection that the cells come from; the whole stock when
 ///   empty
 /// @param evening what is evened out below the meter's noise; the usual weights when empty
+/// @param format size of the cans; when empty the one that most usable cells have. Two are never
+///   mixed.
 public record MatchRules(
         List<Integer> groupSizes,
         Selection selection,
@@ -42,7 +45,8 @@ public record MatchRules(
         OptionalDouble targetMilliampHours,
         OptionalInt spares,
         Optional<EveningWeights> evening,
-        Optional<String> cellsFrom) {
+        Optional<String> cellsFrom,
+        Optional<CellFormat> format) {
     /// Most cells that are held back for repair.
     public static final int MOST_SPARES = 100;
 
@@ -103,6 +107,7 @@ public record MatchRules(
                 Optional.empty(),
                 OptionalDouble.empty(),
                 OptionalInt.empty(),
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
     }
@@ -182,6 +187,7 @@ public record MatchRules(
         private OptionalInt spares;
         private Optional<EveningWeights> evening;
         private Optional<String> cellsFrom;
+        private Optional<CellFormat> format;
 
         private Change(MatchRules rules) {
             groupSizes = rules.groupSizes;
@@ -198,6 +204,7 @@ public record MatchRules(
             spares = rules.spares;
             evening = rules.evening;
             cellsFrom = rules.cellsFrom;
+            format = rules.format;
         }
 
         /// Cells in each group.
@@ -285,6 +292,12 @@ public record MatchRules(
             return this;
         }
 
+        /// Size of the cans; empty for the one that most usable cells have.
+        public Change format(Optional<CellFormat> wanted) {
+            format = wanted;
+            return this;
+        }
+
         /// The rules as they are now.
         public MatchRules rules() {
             return new MatchRules(
@@ -301,7 +314,8 @@ public record MatchRules(
                     targetMilliampHours,
                     spares,
                     evening,
-                    cellsFrom);
+                    cellsFrom,
+                    format);
         }
     }
 }

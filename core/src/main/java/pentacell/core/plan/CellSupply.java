@@ -2,12 +2,9 @@ package pentacell.core.plan;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.hipparchus.stat.descriptive.moment.StandardDeviation;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.Chemistry;
@@ -69,33 +66,17 @@ public final class CellSupply {
     /// resistance is known.
     ///
     /// A cell of unknown chemistry is taken for what is asked, units count by their cans. Where
-    /// sizes differ the most frequent is taken, since a pack has one holder.
-    ///
-    /// @param formatOf the size of a cell, when known; those of which it is not count as of the
-    ///   size that most have
-    public static Optional<CellSupply> stock(
-            List<Candidate> cells,
-            Chemistry chemistry,
-            Function<Candidate, Optional<CellFormat>> formatOf) {
+    /// sizes differ the most frequent is taken, since a pack has one holder; a cell of unknown size
+    /// counts as of that.
+    public static Optional<CellSupply> stock(List<Candidate> cells, Chemistry chemistry) {
         List<Candidate> fitting =
                 cells.stream()
                         .filter(each -> each.chemistry().orElse(chemistry) == chemistry)
                         .toList();
-        Optional<CellFormat> usual =
-                fitting.stream()
-                        .flatMap(cell -> formatOf.apply(cell).stream())
-                        .collect(Collectors.groupingBy(format -> format, Collectors.counting()))
-                        .entrySet()
-                        .stream()
-                        .max(
-                                Comparator.comparingLong(Map.Entry<CellFormat, Long>::getValue)
-                                        .thenComparing(entry -> entry.getKey().code()))
-                        .map(Map.Entry::getKey);
+        Optional<CellFormat> usual = Candidate.formats(fitting).stream().findFirst();
         List<Candidate> ofOneSize =
                 fitting.stream()
-                        .filter(cell ->
-                                formatOf.apply(cell).equals(usual)
-                                        || formatOf.apply(cell).isEmpty())
+                        .filter(cell -> cell.mayBeOf(usual))
                         .sorted(
                                 Comparator.comparingDouble(Candidate::milliampHoursPerCan)
                                         .reversed()

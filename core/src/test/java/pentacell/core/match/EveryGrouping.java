@@ -33,6 +33,7 @@ final class EveryGrouping {
                             cell.model(),
                             cell.donor(),
                             cell.chemistry(),
+                            cell.format(),
                             OptionalDouble.empty(),
                             "",
                             false,

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 
@@ -46,6 +47,22 @@ final class Lots {
         return cells;
     }
 
+    /// The same cell with a size.
+    static Candidate sized(Candidate cell, Optional<CellFormat> size) {
+        return new Candidate(
+                cell.id(),
+                cell.milliampHours(),
+                cell.milliohms(),
+                cell.model(),
+                cell.donor(),
+                cell.chemistry(),
+                size,
+                cell.ratedMilliampHours(),
+                cell.location(),
+                cell.isRescued(),
+                cell.count());
+    }
+
     static Candidate cell(
             String id, double milliampHours, OptionalDouble milliohms, String model, String donor) {
         return new Candidate(
@@ -55,6 +72,7 @@ final class Lots {
                 model,
                 donor,
                 Optional.of(Chemistry.NMC),
+                Optional.empty(),
                 OptionalDouble.of(2200),
                 "",
                 false,

@@ -24,6 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.MatchOutcome.Limit;
@@ -200,6 +201,7 @@ final class MatcherTest {
                             "L",
                             "DL",
                             Optional.of(pentacell.core.cell.Chemistry.LFP),
+                            Optional.empty(),
                             OptionalDouble.of(3000),
                             "",
                             false,
@@ -211,6 +213,41 @@ final class MatcherTest {
                 result.groups().stream()
                         .flatMap(List::stream)
                         .noneMatch(id -> id.text().startsWith("L")));
+    }
+
+    @Test
+    void twoSizesAreNeverMixed() {
+        Optional<CellFormat> usual = CellFormat.parse("18650");
+        Optional<CellFormat> large = CellFormat.parse("21700");
+        List<Candidate> lot = new ArrayList<>();
+        for (Candidate cell : Lots.worn(30, 3)) {
+            int i = lot.size();
+            lot.add(Lots.sized(cell, i < 10 ? large : i < 12 ? Optional.empty() : usual));
+        }
+        MatchRules rules = MatchRules.of(4, 3, Selection.STRONGEST);
+        for (Optional<CellFormat> wanted : List.of(usual, large, Optional.<CellFormat>empty())) {
+            MatchRules asked = rules.with(change -> change.format(wanted));
+            Set<CellId> used =
+                    Lots.matched(Matcher.match(lot, asked, EFFORT)).groups().stream()
+                            .flatMap(List::stream)
+                            .collect(Collectors.toSet());
+            Optional<CellFormat> other = wanted.equals(large) ? usual : large;
+            assertTrue(
+                    lot.stream()
+                            .filter(cell -> used.contains(cell.id()))
+                            .noneMatch(cell -> cell.format().equals(other)),
+                    () -> "without a word the most frequent is meant; asked " + wanted);
+        }
+        Infeasible infeasible =
+                assertInstanceOf(
+                        Infeasible.class,
+                        Matcher.match(
+                                lot,
+                                MatchRules.of(4, 6, Selection.STRONGEST)
+                                        .with(change -> change.format(usual)),
+                                EFFORT));
+        assertEquals(Limit.CELLS, infeasible.limit());
+        assertEquals(5, infeasible.nearest().orElseThrow(), "20 of 30 are of that size or unknown");
     }
 
     @Test

@@ -35,6 +35,7 @@ final class UnitsTest {
                 "M",
                 "D",
                 java.util.Optional.of(pentacell.core.cell.Chemistry.NMC),
+                java.util.Optional.empty(),
                 OptionalDouble.of(2200),
                 "",
                 false,

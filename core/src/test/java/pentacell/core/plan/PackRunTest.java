@@ -126,6 +126,7 @@ final class PackRunTest {
                 "",
                 "",
                 Optional.of(Chemistry.NMC),
+                Optional.empty(),
                 OptionalDouble.empty(),
                 "",
                 false,

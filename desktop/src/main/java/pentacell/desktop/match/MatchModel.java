@@ -14,6 +14,7 @@ import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
@@ -193,10 +194,14 @@ final class MatchModel {
                         .flatMap(List::stream)
                         .flatMap(cell -> cell.chemistry().stream())
                         .findFirst();
+        Optional<CellFormat> size =
+                Candidate.formats(groups.stream().flatMap(List::stream).toList()).stream()
+                        .findFirst();
         List<Candidate> shelf =
                 stock().candidates().stream()
                         .filter(cell ->
                                 !inPack.contains(cell.id()) && cell.chemistry().equals(chemistry))
+                        .filter(cell -> cell.mayBeOf(size))
                         .sorted(
                                 Comparator.comparingDouble(
                                         (Candidate cell) -> -cell.milliampHours()))

@@ -14,12 +14,14 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.SearchWatch;
 import pentacell.core.measure.InstrumentFigures;
+import pentacell.core.need.MeanCell;
 import pentacell.core.need.Plans;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Packs;
@@ -41,6 +43,7 @@ final class RulesPanel extends VBox {
     private final MatchModel model;
     private final ComboBox<String> pack = new ComboBox<>();
     private final ComboBox<Chemistry> chemistry = new ComboBox<>();
+    private final ComboBox<CellFormat> size = new ComboBox<>();
     private final ComboBox<String> from = new ComboBox<>();
     private final RuleFields fields;
     private final Button match = new Button("Match");
@@ -51,6 +54,7 @@ final class RulesPanel extends VBox {
     private final Label stock = new Label();
     private final Button nearest = new Button();
     private final VBox fromField;
+    private final VBox sizeField;
 
     RulesPanel(Desk desk, MatchModel model) {
         this.desk = desk;
@@ -89,10 +93,17 @@ final class RulesPanel extends VBox {
         cancel.setOnAction(pressed -> model.cancel());
         nearest.setId("take-nearest");
         fromField = RuleFields.field("Cells from", from);
+        size.setId("rule-size");
+        size.setMaxWidth(Double.MAX_VALUE);
+        size.setConverter(new EnumWords<>(CellFormat::code));
+        size.setTooltip(
+                new Tooltip("One holder takes one size; cells of unknown size count as of it."));
+        sizeField = RuleFields.field("Size", size);
         VBox rules =
                 new VBox(
                         RuleFields.field("Pack", pack),
                         RuleFields.field("Chemistry", chemistry),
+                        sizeField,
                         fromField,
                         fields);
         rules.getStyleClass().add("rules-content");
@@ -149,7 +160,8 @@ final class RulesPanel extends VBox {
                                 .run(() -> InstrumentFigures.of(state), fields::suggest));
         model.searchProperty().subscribe(this::show);
         fields.onSize(this::sayNeeded);
-        chemistry.valueProperty().subscribe(value -> sayStock());
+        chemistry.valueProperty().subscribe(value -> forgetSize());
+        size.valueProperty().subscribe(value -> sayStock());
     }
 
     /// Offers the saved selections; without any there is nothing to choose.
@@ -168,7 +180,7 @@ final class RulesPanel extends VBox {
         Optional<String> selection =
                 Optional.ofNullable(from.getValue()).filter(name -> !name.equals(WHOLE_STOCK));
         return fields.rules(chemistry.getValue())
-                .map(rules -> rules.with(change -> change.cellsFrom(selection)));
+                .map(rules -> rules.with(change -> change.cellsFrom(selection).format(size())));
     }
 
     /// What was planned of a pack that is not matched yet.
@@ -176,6 +188,7 @@ final class RulesPanel extends VBox {
         model.planned()
                 .ifPresent(plan -> {
                     chemistry.setValue(plan.need().chemistry());
+                    plan.need().cell().map(MeanCell::format).ifPresent(this::want);
                     plan.chosen()
                             .ifPresent(pack ->
                                     fields.showSize(
@@ -185,8 +198,44 @@ final class RulesPanel extends VBox {
 
     private void show(MatchRules rules) {
         rules.chemistry().ifPresent(chemistry::setValue);
+        forgetSize();
+        rules.format().ifPresent(this::want);
         from.setValue(rules.cellsFrom().filter(from.getItems()::contains).orElse(WHOLE_STOCK));
         fields.show(rules);
+    }
+
+    /// The size in hand; empty while the stock knows of none.
+    private Optional<CellFormat> size() {
+        return Optional.ofNullable(size.getValue());
+    }
+
+    /// Goes back to the size that most cells of the chemistry have.
+    private void forgetSize() {
+        size.setValue(null);
+        size.getItems().clear();
+        sayStock();
+    }
+
+    /// A size that was asked for, also when the stock has none of it.
+    private void want(CellFormat wanted) {
+        if (!size.getItems().contains(wanted)) size.getItems().add(wanted);
+        size.setValue(wanted);
+        showSizes();
+    }
+
+    /// Offers the sizes of the stock; with one alone there is nothing to choose.
+    private void offerSizes(List<CellFormat> sizes) {
+        CellFormat before = size.getValue();
+        List<CellFormat> choices = new ArrayList<>(sizes);
+        if (before != null && !choices.contains(before)) choices.add(before);
+        if (!choices.equals(size.getItems())) size.getItems().setAll(choices);
+        size.setValue(before == null && !sizes.isEmpty() ? sizes.get(0) : before);
+        showSizes();
+    }
+
+    private void showSizes() {
+        sizeField.setVisible(size.getItems().size() > 1);
+        sizeField.setManaged(size.getItems().size() > 1);
     }
 
     private void sayNeeded() {
@@ -199,11 +248,12 @@ final class RulesPanel extends VBox {
 
     private void sayStock() {
         MatchableStock sorted = model.stock();
-        long usable =
+        List<Candidate> alike =
                 sorted.candidates().stream()
                         .filter(cell -> cell.chemistry().equals(Optional.of(chemistry.getValue())))
-                        .mapToInt(Candidate::count)
-                        .sum();
+                        .toList();
+        offerSizes(Candidate.formats(alike));
+        int usable = Candidate.cans(alike.stream().filter(cell -> cell.mayBeOf(size())).toList());
         stock.setText(
                 "%s usable; %d not measured, %d out, %d in other packs"
                         .formatted(

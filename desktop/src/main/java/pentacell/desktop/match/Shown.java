@@ -13,7 +13,7 @@ import pentacell.core.pack.Pack;
 /// A matched pack as it is shown.
 ///
 /// @param groups the cells of each group
-/// @param shelf usable cells of the pack's chemistry that are left over, strongest first
+/// @param shelf usable cells of the pack's chemistry and size that are left over, strongest first
 record Shown(Pack pack, List<List<Candidate>> groups, List<Candidate> shelf, MatchFigures figures) {
     Optional<Candidate> find(CellId cell) {
         for (List<Candidate> group : groups)

@@ -8,10 +8,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import pentacell.core.cell.Catalogue;
-import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellModel;
 import pentacell.core.donor.Price;
 import pentacell.core.donor.Purchases;
 import pentacell.core.grade.JudgedStock;
@@ -54,9 +51,7 @@ record PlanWorking(
     private Optional<CellSupply> supply(List<Candidate> stock) {
         if (need.cell().isPresent())
             return need.cell().map(cell -> CellSupply.assumed(cell, OptionalInt.empty()));
-        Function<Candidate, Optional<CellFormat>> format =
-                cell -> Catalogue.of(state).model(cell.model()).map(CellModel::format);
-        return CellSupply.stock(stock, need.chemistry(), format);
+        return CellSupply.stock(stock, need.chemistry());
     }
 
     private Proposal proposal(List<Candidate> stock, CellSupply supply) {

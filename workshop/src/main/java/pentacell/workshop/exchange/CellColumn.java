@@ -26,6 +26,7 @@ public record CellColumn(String header, Role role, double factor, Optional<Strin
         MODEL("model"),
         DONOR("donor"),
         CHEMISTRY("chemistry"),
+        FORMAT("size of the can"),
         LOCATION("location"),
         COUNT("cans in a unit"),
         /// Kept aside and said.
@@ -86,6 +87,7 @@ public record CellColumn(String header, Role role, double factor, Optional<Strin
                     new Known(Role.RATED, Set.of("rated", "rating", "nominal", "datasheet")),
                     new Known(Role.CHEMISTRY, Set.of("chemistry", "chem")),
                     new Known(Role.MODEL, Set.of("model", "type")),
+                    new Known(Role.FORMAT, Set.of("format", "size")),
                     new Known(Role.DONOR, Set.of("donor", "pack", "source")),
                     new Known(
                             Role.LOCATION, Set.of("location", "place", "tray", "position", "bin")),
@@ -202,7 +204,7 @@ public record CellColumn(String header, Role role, double factor, Optional<Strin
                             ? 1000
                             : 1;
             case CAPACITY, RATED -> words.contains("ah") && !words.contains("mah") ? 1000 : 1;
-            case CELL_ID, MODEL, DONOR, CHEMISTRY, LOCATION, COUNT, NOT_TAKEN -> 1;
+            case CELL_ID, MODEL, DONOR, CHEMISTRY, FORMAT, LOCATION, COUNT, NOT_TAKEN -> 1;
         };
     }
 

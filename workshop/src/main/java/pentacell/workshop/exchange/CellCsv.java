@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.match.Candidate;
@@ -41,6 +42,7 @@ public final class CellCsv {
     private final Map<CellId, Integer> lineOf = new HashMap<>();
     private final Shared<Optional<String>> models = new Shared<>();
     private final Shared<Optional<String>> donors = new Shared<>();
+    private final Shared<Optional<CellFormat>> sizes = new Shared<>();
     private final Shared<OptionalDouble> numbers = new Shared<>();
     private final int[] columnOf = new int[Role.values().length];
     private List<CellColumn> columns = List.of();
@@ -188,6 +190,7 @@ public final class CellCsv {
                         models.of(line.text(Role.MODEL)),
                         donors.of(line.text(Role.DONOR)),
                         chemistry,
+                        sizes.of(line.text(Role.FORMAT).flatMap(CellFormat::parseAny)),
                         line.text(Role.LOCATION).orElse(""),
                         count);
         Integer before = lineOf.putIfAbsent(row.id(), (int) row.line());

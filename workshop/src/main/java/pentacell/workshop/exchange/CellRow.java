@@ -2,6 +2,7 @@ package pentacell.workshop.exchange;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.match.Candidate;
@@ -21,6 +22,7 @@ public record CellRow(
         Optional<String> model,
         Optional<String> donor,
         Optional<Chemistry> chemistry,
+        Optional<CellFormat> format,
         String location,
         int count) {
 
@@ -36,6 +38,7 @@ public record CellRow(
                                 model.orElse(""),
                                 donor.orElse(""),
                                 chemistry,
+                                format,
                                 ratedMilliampHours,
                                 location,
                                 false,

@@ -66,7 +66,9 @@ public final class ImportedFacts {
                 continue;
             Chemistry chemistry = row.chemistry().orElse(Chemistry.NMC);
             double rated = row.ratedMilliampHours().getAsDouble();
-            models.put(name, CellModel.rated(name, USUAL_FORMAT, chemistry, rated));
+            models.put(
+                    name,
+                    CellModel.rated(name, row.format().orElse(USUAL_FORMAT), chemistry, rated));
         }
         return models;
     }

@@ -50,14 +50,22 @@ public final class NeedJson {
     /// What the cells of a stock come to.
     ///
     /// @param milliohms empty when none is known
-    private record Stock(int cells, double milliampHours, OptionalDouble milliohms) {
-        /// The means of the cells of a chemistry; units count by their cans.
+    /// @param format their size, empty when none is known
+    private record Stock(
+            int cells,
+            double milliampHours,
+            OptionalDouble milliohms,
+            Optional<CellFormat> format) {
+        /// The means of the cells of a chemistry and of the most frequent size; units count by
+        /// their cans.
         static Stock of(List<Candidate> all, Chemistry chemistry) {
             // a cell of unknown chemistry is taken for what is asked
-            List<Candidate> cells =
+            List<Candidate> alike =
                     all.stream()
                             .filter(each -> each.chemistry().orElse(chemistry) == chemistry)
                             .toList();
+            Optional<CellFormat> size = Candidate.formats(alike).stream().findFirst();
+            List<Candidate> cells = alike.stream().filter(cell -> cell.mayBeOf(size)).toList();
             return new Stock(
                     Candidate.cans(cells),
                     cells.stream()
@@ -66,7 +74,8 @@ public final class NeedJson {
                             .orElse(Double.NaN),
                     cells.stream()
                             .flatMapToDouble(cell -> cell.milliohmsPerCan().stream())
-                            .average());
+                            .average(),
+                    size);
         }
     }
 
@@ -205,6 +214,7 @@ public final class NeedJson {
                 said.flatMap(each -> Optional.ofNullable(each.get("format")))
                         .map(each -> each.asString(""))
                         .map(this::format)
+                        .or(() -> stock.flatMap(Stock::format))
                         .orElseGet(() -> CellFormat.parse(USUAL_FORMAT).orElseThrow());
         if (capacity.isEmpty() || milliohms.isEmpty()) return Optional.empty();
         double ampHours = capacity.getAsDouble() / 1000;

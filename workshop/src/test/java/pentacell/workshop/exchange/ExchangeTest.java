@@ -26,6 +26,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.build.PickLine;
 import pentacell.core.build.PickWalk;
 import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
@@ -68,6 +69,7 @@ final class ExchangeTest {
                             random.nextBoolean() ? "Quill, \"Q22\"" : "",
                             random.nextBoolean() ? "LD0" + random.nextInt(9) : "",
                             random.nextBoolean() ? Optional.of(Chemistry.LFP) : Optional.empty(),
+                            random.nextBoolean() ? CellFormat.parse("18650") : Optional.empty(),
                             random.nextBoolean() ? OptionalDouble.of(2150) : OptionalDouble.empty(),
                             random.nextBoolean() ? "T1-A0" + (1 + random.nextInt(9)) : "",
                             false,
@@ -121,6 +123,7 @@ final class ExchangeTest {
                                         OptionalDouble.empty(),
                                         "",
                                         "",
+                                        Optional.empty(),
                                         Optional.empty(),
                                         OptionalDouble.empty(),
                                         "",

@@ -167,7 +167,8 @@ final class FactCodecTest {
                         OptionalDouble.of(21_500),
                         OptionalInt.of(3),
                         Optional.of(new EveningWeights(2, 0.1, 0)),
-                        Optional.of("Best of BF26"));
+                        Optional.of("Best of BF26"),
+                        CellFormat.parse("26650"));
         return Stream.of(
                 new CatalogueFact.ModelDefined(model),
                 new DonorFact.DonorAdded(

@@ -50,6 +50,7 @@ final class OldFilesTest {
                     "MatchRules.spares",
                     "MatchRules.evening",
                     "MatchRules.cellsFrom",
+                    "MatchRules.format",
                     "CellRecord.count",
                     "Pack.spares",
                     "Pack.earlier");
