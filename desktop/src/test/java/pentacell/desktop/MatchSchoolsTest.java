@@ -8,6 +8,7 @@ import static org.mockito.Mockito.when;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
@@ -20,7 +21,14 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import pentacell.core.cell.CatalogueFact;
+import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.TestConditions;
+import pentacell.core.journal.Fact;
 import pentacell.core.pack.MatchSchool;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
@@ -53,6 +61,55 @@ final class MatchSchoolsTest {
                     () -> pack(bench).rules().maxIrSpreadMilliohms().isPresent());
             assertTrue(pack(bench).rules().maxIrSpreadMilliohms().orElseThrow() < 3);
         }
+    }
+
+    @Test
+    void ofTwoSizesOneIsChosen() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            CellModel large =
+                    CellModel.rated(
+                            "Brimhal B40",
+                            CellFormat.parse("21700").orElseThrow(),
+                            Chemistry.NMC,
+                            4000);
+            List<Fact> facts = new ArrayList<>(List.of(new CatalogueFact.ModelDefined(large)));
+            for (int i = 1; i <= 4; i++) {
+                CellId cell = new CellId("LG-" + i);
+                facts.add(
+                        new CellFact.CellNamed(cell, Optional.empty(), Optional.of(large.name())));
+                facts.add(new CellFact.VoltageRead(cell, 3.6));
+                facts.add(
+                        new CellFact.ResistanceRead(cell, 20, CellFact.ResistanceMethod.AC_1_KHZ));
+                facts.add(new CellFact.CapacityMeasured(cell, 3600, TestConditions.NOT_STATED));
+            }
+            bench.robot.interact(
+                    () -> bench.bench.desk().ledger().log("Large cells", facts, () -> {}));
+            ComboBox<CellFormat> size = sizes(bench);
+            bench.await("it is offered", () -> size.getItems().contains(large.format()));
+            assertEquals("18650", size.getValue().code(), "what most cells are");
+            @SuppressWarnings("unchecked")
+            ComboBox<String> name =
+                    (ComboBox<String>) bench.robot.lookup("#pack-name").queryAs(ComboBox.class);
+            bench.robot.interact(() -> name.setValue("Large"));
+            set(bench, "#rule-series", "2");
+            set(bench, "#rule-parallel", "2");
+            bench.robot.interact(() -> size.setValue(large.format()));
+            assertTrue(
+                    bench.text("#stock-said").startsWith("4 cells usable"),
+                    bench.text("#stock-said"));
+            bench.click("#match");
+            bench.await("it is matched", () -> Packs.of(bench.state()).pack("Large").isPresent());
+            assertTrue(
+                    Packs.of(bench.state()).pack("Large").orElseThrow().groups().stream()
+                            .flatMap(List::stream)
+                            .allMatch(cell -> cell.text().startsWith("LG-")));
+        }
+    }
+
+    @SuppressWarnings("unchecked")
+    private static ComboBox<CellFormat> sizes(BenchFixture bench) {
+        return (ComboBox<CellFormat>) bench.robot.lookup("#rule-size").queryAs(ComboBox.class);
     }
 
     @Test
