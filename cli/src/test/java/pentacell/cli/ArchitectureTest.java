@@ -112,6 +112,7 @@ final class ArchitectureTest {
                         noClasses()
                                 .that()
                                 .resideInAnyPackage(
+                                        "pentacell.core.assembly..",
                                         "pentacell.core.bay..",
                                         "pentacell.core.cell..",
                                         "pentacell.core.donor..",

@@ -1,6 +1,7 @@
 package pentacell.core;
 
 import java.util.List;
+import pentacell.core.assembly.Assemblies;
 import pentacell.core.bay.Bench;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.Cells;
@@ -31,6 +32,7 @@ public final class Chapters {
                     Grading.CHAPTER,
                     Plans.CHAPTER,
                     Packs.CHAPTER,
+                    Assemblies.CHAPTER,
                     ImportedFiles.CHAPTER);
 
     private Chapters() {}

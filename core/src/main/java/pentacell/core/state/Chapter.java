@@ -52,6 +52,21 @@ public interface Chapter<S> {
     /// @param fold slice and fact to slice, with a `switch` over the family that has no default
     static <F extends Fact, S> Chapter<S> of(
             Class<F> family, Class<S> sliceType, S empty, BiFunction<S, F, S> fold) {
+        return timed(family, sliceType, empty, (slice, at, fact) -> fold.apply(slice, fact));
+    }
+
+    /// A small chapter that keeps when things were logged.
+    static <F extends Fact, S> Chapter<S> timed(
+            Class<F> family, Class<S> sliceType, S empty, Folding<F, S> fold) {
         return new SmallChapter<>(family, sliceType, empty, fold);
+    }
+
+    /// How a fact changes a slice.
+    ///
+    /// @param <F> family of facts
+    /// @param <S> type of the slice
+    interface Folding<F extends Fact, S> {
+        /// The slice after a fact that was logged at a time.
+        S after(S slice, Instant at, F fact);
     }
 }

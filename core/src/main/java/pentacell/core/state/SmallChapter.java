@@ -1,14 +1,12 @@
 package pentacell.core.state;
 
 import java.time.Instant;
-import java.util.function.BiFunction;
 import pentacell.core.journal.Entry;
 import pentacell.core.journal.Fact;
 
 /// A chapter whose slice is made anew with every fact.
 record SmallChapter<F extends Fact, S>(
-        Class<F> family, Class<S> sliceType, S empty, BiFunction<S, F, S> folding)
-        implements Chapter<S> {
+        Class<F> family, Class<S> sliceType, S empty, Folding<F, S> folding) implements Chapter<S> {
 
     @Override
     public Fold<S> fold(S from) {
@@ -17,7 +15,7 @@ record SmallChapter<F extends Fact, S>(
 
             @Override
             public void add(Instant at, Entry entry) {
-                slice = folding.apply(slice, family.cast(entry.fact()));
+                slice = folding.after(slice, at, family.cast(entry.fact()));
             }
 
             @Override

@@ -8,6 +8,15 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
+import pentacell.core.assembly.AssemblyFact;
+import pentacell.core.assembly.Grid;
+import pentacell.core.assembly.Joining;
+import pentacell.core.assembly.Layout;
+import pentacell.core.assembly.MeterPoint;
+import pentacell.core.assembly.Spot;
+import pentacell.core.assembly.Standing;
+import pentacell.core.assembly.TakeOff;
+import pentacell.core.assembly.TapReading;
 import pentacell.core.bay.BenchFact;
 import pentacell.core.bay.Instrument;
 import pentacell.core.cell.Blemish;
@@ -67,8 +76,9 @@ final class RandomFacts {
                     ? new Amendment.EntryStruck(sequence, "test")
                     : new Amendment.EntryCorrected(sequence, ofCell());
         }
-        return switch (random.nextInt(12)) {
+        return switch (random.nextInt(13)) {
             case 11 -> ofPlanning();
+            case 12 -> ofBuilding();
             case 10 -> ofGrading();
             case 0 -> ofCatalogueOrTrays();
             case 1 -> ofPurchases();
@@ -193,6 +203,33 @@ final class RandomFacts {
             case 1 -> new PackFact.CellsSwapped(pack, cell(), cell());
             case 2 -> new PackFact.CellLock(pack, cell(), pick(List.of(PackFact.Lock.values())));
             default -> new PackFact.CellPicked(pack, cell(), pick(List.of(PackFact.Pick.values())));
+        };
+    }
+
+    private Fact ofBuilding() {
+        String pack = name();
+        return switch (random.nextInt(7)) {
+            case 0 ->
+                    new AssemblyFact.LayoutChosen(
+                            pack,
+                            new Layout(
+                                    new Grid(pick(List.of(Grid.Pattern.values())), 20, 2, 1),
+                                    List.of(List.of(new Spot(0, 0)), List.of(new Spot(1, 0))),
+                                    pick(List.of(TakeOff.values()))));
+            case 1 -> new AssemblyFact.JoiningChosen(pack, pick(List.of(Joining.values())));
+            case 2 -> new AssemblyFact.GroupVoltageRead(pack, random.nextInt(3), 3.7);
+            case 3 ->
+                    new AssemblyFact.TapsRead(
+                            pack, List.of(new TapReading(random.nextInt(3), OptionalDouble.of(4))));
+            case 4 ->
+                    new AssemblyFact.WorkTicked(
+                            pack,
+                            "step-" + random.nextInt(3),
+                            pick(List.of(AssemblyFact.Tick.values())),
+                            "",
+                            Optional.empty());
+            case 5 -> new AssemblyFact.StandingSaid(pack, pick(List.of(Standing.values())), name());
+            default -> new AssemblyFact.WholeRead(pack, pick(List.of(MeterPoint.values())), 25);
         };
     }
 

@@ -92,7 +92,7 @@ final class WorkshopStateTest {
     void foldingStepByStepEqualsFoldingTheWhole(long seed) {
         RandomFacts facts = new RandomFacts(seed);
         WorkshopState stepwise = Chapters.empty();
-        for (int i = 0; i < 400; i++) {
+        for (int i = 0; i < 1000; i++) {
             log(facts.next(sequence));
             stepwise = stepwise.plus(journal.get(journal.size() - 1));
         }

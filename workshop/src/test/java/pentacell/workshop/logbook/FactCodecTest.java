@@ -27,6 +27,16 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import pentacell.core.Chapters;
+import pentacell.core.assembly.AssemblyFact;
+import pentacell.core.assembly.Balancing;
+import pentacell.core.assembly.Grid;
+import pentacell.core.assembly.Joining;
+import pentacell.core.assembly.Layout;
+import pentacell.core.assembly.MeterPoint;
+import pentacell.core.assembly.Spot;
+import pentacell.core.assembly.Standing;
+import pentacell.core.assembly.TakeOff;
+import pentacell.core.assembly.TapReading;
 import pentacell.core.bay.Bay;
 import pentacell.core.bay.BenchFact;
 import pentacell.core.bay.BenchHours;
@@ -239,6 +249,29 @@ final class FactCodecTest {
                                 List.of(new LoadItem("", 5, 0.25, 5)))),
                 new PlanFact.PackChosen("Long night", new Chosen(7, 10)),
                 new PlanFact.PlanDropped("Gate lamp"),
+                new AssemblyFact.LayoutChosen(
+                        "Gate lamp",
+                        new Layout(
+                                new Grid(Grid.Pattern.NESTED, 19.5, 2, 1),
+                                List.of(List.of(new Spot(0, 0)), List.of(new Spot(1, 0))),
+                                TakeOff.DIAGONAL)),
+                new AssemblyFact.JoiningChosen("Gate lamp", Joining.SCREW),
+                new AssemblyFact.BalancingChosen("Gate lamp", Balancing.BOTTOM),
+                new AssemblyFact.GroupVoltageRead("Gate lamp", 2, 3.71),
+                new AssemblyFact.TapsRead(
+                        "Gate lamp",
+                        List.of(
+                                new TapReading(0, OptionalDouble.of(0)),
+                                new TapReading(1, OptionalDouble.empty()))),
+                new AssemblyFact.TapsCleared("Gate lamp"),
+                new AssemblyFact.WholeRead("Gate lamp", MeterPoint.OUTPUT, 25.9),
+                new AssemblyFact.WorkTicked(
+                        "Gate lamp",
+                        "weld",
+                        AssemblyFact.Tick.DONE,
+                        "22 J",
+                        Optional.of("weld.jpg")),
+                new AssemblyFact.StandingSaid("Gate lamp", Standing.TRIAL, "a week of nights"),
                 new PlanFact.PartsPriced(List.of(new PartPrice(Part.STRIP, new Price(1.2, "EUR")))),
                 new PackFact.CellLock("Long night", A, PackFact.Lock.LOCKED),
                 new CellFact.CansCounted(A, 2),

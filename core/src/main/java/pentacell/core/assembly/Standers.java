@@ -1,0 +1,37 @@
+package pentacell.core.assembly;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/// Which can of which group stands at a place.
+public final class Standers {
+    private final Map<Spot, Stander> all = new HashMap<>();
+
+    Standers(Layout layout) {
+        for (int group = 0; group < layout.places().size(); group++) {
+            List<Spot> places = layout.places().get(group);
+            for (int can = 0; can < places.size(); can++)
+                all.put(places.get(can), new Stander(group, can));
+        }
+    }
+
+    /// A can.
+    ///
+    /// @param group from 0
+    /// @param can its number in the group, from 0
+    public record Stander(int group, int can) {}
+
+    /// What stands there; empty when nothing does.
+    public Optional<Stander> at(Spot spot) {
+        return Optional.ofNullable(all.get(spot));
+    }
+
+    /// The group of what stands there, from 0.
+    public OptionalInt group(Spot spot) {
+        Stander stander = all.get(spot);
+        return stander == null ? OptionalInt.empty() : OptionalInt.of(stander.group());
+    }
+}

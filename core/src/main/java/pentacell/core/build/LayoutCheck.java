@@ -1,0 +1,203 @@
+package pentacell.core.build;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.Set;
+import pentacell.core.assembly.Grid;
+import pentacell.core.assembly.Layout;
+import pentacell.core.assembly.Spot;
+import pentacell.core.assembly.Standers;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.unit.Count;
+import pentacell.core.unit.Quantity;
+
+/// What is right and wrong with a layout before anything is solved.
+public final class LayoutCheck {
+    /// Joints this many apart do not lie beside each other but where bands do: groups that follow
+    /// each other show two joints at most.
+    private static final int FAR_IN_STRING = 3;
+
+    private LayoutCheck() {}
+
+    /// What a builder must see of it.
+    public static List<LayoutRemark> of(Layout layout, LayoutWish wish) {
+        List<LayoutRemark> remarks = new ArrayList<>();
+        inPieces(layout, remarks);
+        neighbours(layout, remarks);
+        leads(layout, remarks);
+        box(layout, wish, remarks);
+        holder(layout.grid(), wish.format(), remarks);
+        insulation(layout, remarks);
+        return List.copyOf(remarks);
+    }
+
+    /// Touching pairs between each group and the next.
+    public static List<Integer> bridges(Layout layout) {
+        Standers standers = layout.standers();
+        int[] counts = new int[Math.max(0, layout.places().size() - 1)];
+        for (int group = 0; group < counts.length; group++)
+            for (Spot spot : layout.places().get(group))
+                for (Spot other : layout.grid().beside(spot))
+                    if (standers.group(other).equals(OptionalInt.of(group + 1))) counts[group]++;
+        return Arrays.stream(counts).boxed().toList();
+    }
+
+    /// Whether every group hangs together and touches the next.
+    static boolean hangsTogether(Layout layout) {
+        return layout.places().stream().allMatch(group -> pieces(group, layout.grid()) == 1)
+                && bridges(layout).stream().allMatch(count -> count > 0);
+    }
+
+    private static void inPieces(Layout layout, List<LayoutRemark> remarks) {
+        for (int group = 0; group < layout.places().size(); group++) {
+            int pieces = pieces(layout.places().get(group), layout.grid());
+            if (pieces > 1)
+                remarks.add(
+                        new LayoutRemark(
+                                LayoutRemark.Kind.BROKEN,
+                                List.of(group + 1),
+                                "group %d lies in %d pieces: its cans must touch"
+                                        .formatted(group + 1, pieces)));
+        }
+    }
+
+    private static int pieces(List<Spot> places, Grid grid) {
+        Set<Spot> left = new HashSet<>(places);
+        int pieces = 0;
+        while (!left.isEmpty()) {
+            pieces++;
+            Spot first = left.iterator().next();
+            left.remove(first);
+            Deque<Spot> open = new ArrayDeque<>(List.of(first));
+            while (!open.isEmpty())
+                for (Spot beside : grid.beside(open.pop()))
+                    if (left.remove(beside)) open.push(beside);
+        }
+        return pieces;
+    }
+
+    private static void neighbours(Layout layout, List<LayoutRemark> remarks) {
+        List<Integer> bridges = bridges(layout);
+        for (int group = 0; group < bridges.size(); group++) {
+            int smaller =
+                    Math.min(
+                            layout.places().get(group).size(),
+                            layout.places().get(group + 1).size());
+            List<Integer> both = List.of(group + 1, group + 2);
+            if (bridges.get(group) == 0)
+                remarks.add(
+                        new LayoutRemark(
+                                LayoutRemark.Kind.BROKEN,
+                                both,
+                                "groups %d and %d do not touch".formatted(group + 1, group + 2)));
+            else if (bridges.get(group) == 1 && smaller > 2)
+                remarks.add(
+                        new LayoutRemark(
+                                LayoutRemark.Kind.CAUTION,
+                                both,
+                                "groups %d and %d meet at one can only: all current squeezes through it"
+                                        .formatted(group + 1, group + 2)));
+        }
+    }
+
+    /// Leads must leave at the rim.
+    private static void leads(Layout layout, List<LayoutRemark> remarks) {
+        int last = layout.places().size() - 1;
+        for (int joint : new int[] {0, last + 1}) {
+            int group = joint == 0 ? 0 : last;
+            boolean isAtRim =
+                    PackLinks.outerEdge(layout, joint).stream()
+                            .anyMatch(spot -> isAtRim(layout, spot));
+            if (!isAtRim)
+                remarks.add(
+                        new LayoutRemark(
+                                LayoutRemark.Kind.CAUTION,
+                                List.of(group + 1),
+                                "the lead of group %d must cross other groups: insulate it well"
+                                        .formatted(group + 1)));
+        }
+    }
+
+    private static boolean isAtRim(Layout layout, Spot spot) {
+        Grid grid = layout.grid();
+        Standers standers = layout.standers();
+        int whole = grid.pattern() == Grid.Pattern.SQUARE ? 4 : 6;
+        List<Spot> beside = grid.beside(spot);
+        return beside.size() < whole
+                || beside.stream().anyMatch(each -> standers.group(each).isEmpty());
+    }
+
+    private static void box(Layout layout, LayoutWish wish, List<LayoutRemark> remarks) {
+        if (wish.holds(layout.grid())) return;
+        remarks.add(
+                new LayoutRemark(
+                        LayoutRemark.Kind.BROKEN,
+                        List.of(),
+                        "it does not go into the box: %s × %s of cans, one layer high"
+                                .formatted(
+                                        Quantity.LENGTH.text(length(layout, wish)),
+                                        Quantity.LENGTH.text(width(layout, wish)))));
+    }
+
+    static double length(Layout layout, LayoutWish wish) {
+        return layout.grid().lengthMillimetres(wish.format().diameterMillimetres());
+    }
+
+    static double width(Layout layout, LayoutWish wish) {
+        return layout.grid().widthMillimetres(wish.format().diameterMillimetres());
+    }
+
+    private static void holder(Grid grid, CellFormat format, List<LayoutRemark> remarks) {
+        if (grid.pitchMillimetres() < format.diameterMillimetres())
+            remarks.add(
+                    new LayoutRemark(
+                            LayoutRemark.Kind.BROKEN,
+                            List.of(),
+                            "cans of %s do not stand %s apart"
+                                    .formatted(
+                                            Quantity.LENGTH.text(format.diameterMillimetres()),
+                                            Quantity.LENGTH.text(grid.pitchMillimetres()))));
+    }
+
+    /// Pairs of cans side by side whose faces lie three groups' voltage or more apart.
+    public static List<List<Spot>> toInsulate(Layout layout, Face face) {
+        Standers standers = layout.standers();
+        List<List<Spot>> pairs = new ArrayList<>();
+        for (int group = 0; group < layout.places().size(); group++)
+            for (Spot spot : layout.places().get(group))
+                for (Spot other : layout.grid().beside(spot)) {
+                    OptionalInt neighbour = standers.group(other);
+                    if (neighbour.isEmpty() || neighbour.getAsInt() <= group) continue;
+                    int apart = Joint.of(neighbour.getAsInt(), face) - Joint.of(group, face);
+                    if (Math.abs(apart) >= FAR_IN_STRING) pairs.add(List.of(spot, other));
+                }
+        return pairs;
+    }
+
+    private static void insulation(Layout layout, List<LayoutRemark> remarks) {
+        int most = 0;
+        int pairs = 0;
+        Standers standers = layout.standers();
+        for (Face face : Face.values())
+            for (List<Spot> pair : toInsulate(layout, face)) {
+                pairs++;
+                int one = standers.group(pair.get(0)).orElseThrow();
+                int other = standers.group(pair.get(1)).orElseThrow();
+                most = Math.max(most, Math.abs(Joint.of(one, face) - Joint.of(other, face)));
+            }
+        if (pairs > 0)
+            remarks.add(
+                    new LayoutRemark(
+                            LayoutRemark.Kind.CAUTION,
+                            List.of(),
+                            "%s of cans lie side by side with up to %s between them: a wall of insulation goes there"
+                                    .formatted(
+                                            Count.of(pairs, "pair", "pairs"),
+                                            Count.of(most, "group", "groups"))));
+    }
+}

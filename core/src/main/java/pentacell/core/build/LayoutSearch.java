@@ -1,0 +1,139 @@
+package pentacell.core.build;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import pentacell.core.assembly.Grid;
+import pentacell.core.assembly.Layout;
+import pentacell.core.assembly.Spot;
+
+/// Finds layouts in which series neighbours touch along whole sides.
+///
+/// Groups lie behind each other in bands that run there and back: every height of a band, every
+/// number of bands, square and nested, with straight and with stepped borders. Those that can be
+/// built are narrowed by their bridges, and the best are solved.
+public final class LayoutSearch {
+    /// So many are solved and shown.
+    public static final int MOST_SHOWN = 8;
+
+    private static final int MOST_SOLVED = 14;
+
+    /// Longer ones are hardly a pack.
+    private static final double MOST_SLIM = 8;
+
+    private static final int FEW_CANS = 8;
+
+    private LayoutSearch() {}
+
+    /// The best layouts, best first: those that can be built, with the least loss in conductors and
+    /// the most even cans.
+    ///
+    /// @param stop asked between two; what was found so far is given
+    public static List<Arrangement> of(
+            LayoutWish wish, Arrangement.Electric electric, BooleanSupplier stop) {
+        List<Draft> drafts = drafts(wish);
+        drafts.sort(Comparator.comparingDouble(Draft::squeeze));
+        List<Arrangement> solved = new ArrayList<>();
+        for (Draft draft : drafts) {
+            if (solved.size() == MOST_SOLVED || stop.getAsBoolean()) break;
+            solved.add(Arrangement.of(draft.layout(), draft.words(), wish, electric));
+        }
+        solved.sort(BEST_FIRST);
+        return List.copyOf(solved.subList(0, Math.min(MOST_SHOWN, solved.size())));
+    }
+
+    /// Those that can be built first; then what counts in use: heat in conductors, made worse by as
+    /// much as the hardest worked can is over its share.
+    public static final Comparator<Arrangement> BEST_FIRST =
+            Comparator.comparing((Arrangement each) -> !each.canBeBuilt())
+                    .thenComparingDouble(LayoutSearch::burden)
+                    .thenComparingInt(each -> each.remarks().size());
+
+    private static double burden(Arrangement each) {
+        return each.currents()
+                .map(now ->
+                        now.conductorWatts()
+                                * (Double.isNaN(now.worstShare()) ? 1 : now.worstShare())
+                                * (1 + now.hot().size()))
+                .orElse(Double.POSITIVE_INFINITY);
+    }
+
+    /// @param squeeze about how much is lost: bridges between groups and columns within them
+    private record Draft(Layout layout, String words, double squeeze) {}
+
+    private static List<Draft> drafts(LayoutWish wish) {
+        List<Draft> drafts = new ArrayList<>();
+        Set<List<List<Spot>>> known = new HashSet<>();
+        int cans = wish.cans();
+        for (Grid.Pattern pattern : Grid.Pattern.values()) {
+            if (!wish.patterns().contains(pattern)) continue;
+            known.clear();
+            for (int bands = 1; bands <= Math.min(wish.groupSizes().size(), 12); bands++)
+                for (int height = 1; height <= Math.max(1, cans / bands); height++)
+                    for (Bands.Fill fill : Bands.Fill.values()) {
+                        if (!isWorthLaying(pattern, height * bands, wish)) continue;
+                        Bands way = new Bands(pattern, height, bands, fill);
+                        for (Layout layout : way.layouts(wish)) {
+                            if (!isWanted(layout, wish) || !known.add(layout.places())) continue;
+                            drafts.add(
+                                    new Draft(
+                                            layout,
+                                            way.words(OptionalInt.of(layout.blanks().size())),
+                                            squeeze(layout)));
+                        }
+                    }
+        }
+        return drafts;
+    }
+
+    /// Whether about so many rows can come to anything: told before cans are laid one by one.
+    private static boolean isWorthLaying(Grid.Pattern pattern, int rows, LayoutWish wish) {
+        int columns = (wish.cans() + rows - 1) / rows;
+        Grid about = new Grid(pattern, wish.pitchMillimetres(), columns, rows);
+        if (wish.box().isPresent()) return wish.holds(about);
+        double slim = (double) Math.max(columns, rows) / Math.min(columns, rows);
+        return slim <= 2 * MOST_SLIM || wish.cans() <= FEW_CANS;
+    }
+
+    private static boolean isWanted(Layout layout, LayoutWish wish) {
+        double length = LayoutCheck.length(layout, wish);
+        double width = LayoutCheck.width(layout, wish);
+        double slim = Math.max(length, width) / Math.min(length, width);
+        boolean isShort = wish.cans() <= FEW_CANS;
+        if (wish.box().isEmpty() && slim > MOST_SLIM && !isShort) return false;
+        return wish.holds(layout.grid())
+                && LayoutCheck.hangsTogether(layout)
+                && endsAsWished(layout, wish);
+    }
+
+    private static boolean endsAsWished(Layout layout, LayoutWish wish) {
+        if (wish.ends() == LayoutWish.Ends.ANYWHERE || layout.places().size() < 2) return true;
+        int last = layout.places().size() - 1;
+        double middle = (layout.grid().columns() - 1) / 2.0;
+        double first = meanColumn(PackLinks.outerEdge(layout, 0)) - middle;
+        double end = meanColumn(PackLinks.outerEdge(layout, last + 1)) - middle;
+        boolean isSame = first * end > 0;
+        return isSame == (wish.ends() == LayoutWish.Ends.SAME);
+    }
+
+    private static double meanColumn(List<Spot> spots) {
+        return spots.stream().mapToInt(Spot::column).average().orElse(0);
+    }
+
+    private static double squeeze(Layout layout) {
+        double sum = 0;
+        List<Integer> bridges = LayoutCheck.bridges(layout);
+        for (int count : bridges) sum += 1.0 / count;
+        for (List<Spot> group : layout.places()) {
+            long columns = group.stream().mapToInt(Spot::column).distinct().count();
+            double rows = (double) group.size() / columns;
+            // what flows on from column to column grows up to the border: a third on the whole
+            sum += (columns - 1) / (3 * rows);
+        }
+        return sum;
+    }
+}

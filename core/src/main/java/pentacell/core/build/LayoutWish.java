@@ -1,0 +1,84 @@
+package pentacell.core.build;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import pentacell.core.assembly.Grid;
+import pentacell.core.assembly.TakeOff;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.need.Box;
+import pentacell.core.need.Packing;
+
+/// What is asked of a layout.
+///
+/// @param groupSizes cans of each group in series order
+/// @param format their size
+/// @param packing room in the holder, at the ends and along the walls
+/// @param box the inside it must go into, when there is one
+/// @param patterns how rows may lie
+/// @param ends where the ends of the string shall lie
+/// @param takeOff where the leads leave
+public record LayoutWish(
+        List<Integer> groupSizes,
+        CellFormat format,
+        Packing packing,
+        Optional<Box> box,
+        Set<Grid.Pattern> patterns,
+        Ends ends,
+        TakeOff takeOff) {
+    public LayoutWish {
+        groupSizes = List.copyOf(groupSizes);
+        patterns = Set.copyOf(patterns);
+        if (groupSizes.isEmpty()) throw new IllegalArgumentException("a pack has a group or more");
+    }
+
+    /// Where the ends of the string lie.
+    public enum Ends {
+        ANYWHERE("anywhere"),
+        SAME("on the same side"),
+        OPPOSITE("on opposite sides");
+
+        private final String words;
+
+        Ends(String words) {
+            this.words = words;
+        }
+
+        /// In words.
+        public String words() {
+            return words;
+        }
+    }
+
+    /// From the middle of a can to the next in its row, in mm.
+    double pitchMillimetres() {
+        return format.diameterMillimetres() + packing.betweenMillimetres();
+    }
+
+    int cans() {
+        return groupSizes.stream().mapToInt(Integer::intValue).sum();
+    }
+
+    /// Whether a grid goes into the box lying flat, in one layer, whichever way round.
+    boolean holds(Grid grid) {
+        if (box.isEmpty()) return true;
+        Box inside = box.get();
+        double wall = 2 * packing.wallMillimetres();
+        double length = grid.lengthMillimetres(format.diameterMillimetres()) + wall;
+        double width = grid.widthMillimetres(format.diameterMillimetres()) + wall;
+        double height = format.lengthMillimetres() + 2 * packing.endMillimetres() + wall;
+        double a = inside.lengthMillimetres();
+        double b = inside.widthMillimetres();
+        double c = inside.heightMillimetres();
+        double board = packing.boardMillimetres();
+        return lies(length, width, height, a - board, b, c)
+                || lies(length, width, height, a - board, c, b)
+                || lies(length, width, height, b, c, a - board);
+    }
+
+    private static boolean lies(
+            double length, double width, double height, double a, double b, double c) {
+        boolean isLow = height <= c;
+        return isLow && (length <= a && width <= b || length <= b && width <= a);
+    }
+}

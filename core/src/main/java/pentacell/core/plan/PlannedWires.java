@@ -1,0 +1,24 @@
+package pentacell.core.plan;
+
+import pentacell.core.need.Need;
+import pentacell.core.plan.PackPlan.Option;
+
+/// What the wires of a planned pack carry, and how thick its leads are.
+///
+/// @param steadyAmps what it gives for long, in A, at the lowest voltage it is used at
+/// @param peakAmps what it gives for moments, in A
+/// @param leadSquareMillimetres copper of each lead, in mm²
+/// @param mainFuseAmps rating of the fuse that protects them, in A
+public record PlannedWires(
+        double steadyAmps, double peakAmps, double leadSquareMillimetres, double mainFuseAmps) {
+
+    /// Those of a pack.
+    public static PlannedWires of(Option option, Need need, CellSupply supply) {
+        CheckSheet sheet = new CheckSheet(option, need, supply);
+        return new PlannedWires(
+                sheet.steadyAmps(),
+                sheet.peakAmps(),
+                PackWires.leadSquareMillimetres(sheet),
+                PackWires.mainFuseAmps(sheet));
+    }
+}
