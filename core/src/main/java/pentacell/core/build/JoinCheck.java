@@ -1,0 +1,178 @@
+package pentacell.core.build;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.OptionalDouble;
+import pentacell.core.cell.CellId;
+import pentacell.core.circuit.RestCurve;
+import pentacell.core.unit.Middle;
+
+/// Whether cells, or groups, may be joined in parallel as they rest, and what flows when they are.
+///
+/// At the first moment they share one voltage U = Σ(V ÷ R) ÷ Σ(1 ÷ R), and each gives (V − U) ÷ R.
+/// In the end all rest at one voltage, at which together they hold the charge that they had: each
+/// by its rest curve.
+public final class JoinCheck {
+    /// No more apart is good (common practice).
+    public static final double GOOD_VOLTS = 0.02;
+
+    /// No more apart may be joined (common practice).
+    public static final double MOST_VOLTS = 0.05;
+
+    /// No more apart may be joined when each has a fuse (common practice).
+    public static final double MOST_FUSED_VOLTS = 0.15;
+
+    private static final int BISECTIONS = 60;
+
+    private JoinCheck() {}
+
+    /// A cell or a group before it is joined.
+    ///
+    /// @param id of the cell, or a name of the group
+    /// @param volts at rest, in V
+    /// @param ampHours its capacity, above 0
+    /// @param ohms its resistance with its fuse, above 0
+    public record Part(CellId id, double volts, double ampHours, double ohms) {
+        public Part {
+            if (!(ampHours > 0 && ohms > 0))
+                throw new IllegalArgumentException(
+                        "%s has above 0 Ah and 0 Ω, was %s and %s".formatted(id, ampHours, ohms));
+        }
+    }
+
+    /// How far apart they are.
+    public enum Level {
+        /// Join them.
+        GOOD,
+        /// Join them; a little flows.
+        MAY,
+        /// Only with a fuse on each.
+        FUSED_ONLY,
+        /// Even them out first.
+        FIRST_EVEN
+    }
+
+    /// What becomes of one.
+    ///
+    /// @param firstAmps it gives at the first moment; below 0 what it takes
+    /// @param milliampHours it gives until all rest; below 0 what it takes
+    public record Flow(Part part, double firstAmps, double milliampHours) {}
+
+    /// One that is to be brought nearer first.
+    ///
+    /// @param toVolts where to stop, at rest, in V
+    /// @param milliampHours what that takes; below 0 what must come out
+    public record Bring(Part part, double toVolts, double milliampHours) {
+        /// How long that takes, in h.
+        ///
+        /// @param amps of the charger or load, above 0
+        public double hours(double amps) {
+            return Math.abs(milliampHours) / 1000 / amps;
+        }
+    }
+
+    /// The verdict.
+    ///
+    /// @param spreadVolts highest minus lowest
+    /// @param settledVolts where all rest in the end
+    /// @param flows of each, in their order
+    /// @param bring those that must be brought nearer first, the farthest first
+    public record Verdict(
+            Level level,
+            double spreadVolts,
+            double settledVolts,
+            List<Flow> flows,
+            List<Bring> bring) {
+        public Verdict {
+            flows = List.copyOf(flows);
+            bring = List.copyOf(bring);
+        }
+
+        /// The largest current at the first moment, in A.
+        public double mostAmps() {
+            return flows.stream().mapToDouble(flow -> Math.abs(flow.firstAmps())).max().orElse(0);
+        }
+
+        /// Whether they may be joined as they are.
+        public boolean mayJoin(boolean hasFuses) {
+            return level == Level.GOOD
+                    || level == Level.MAY
+                    || hasFuses && level == Level.FUSED_ONLY;
+        }
+    }
+
+    /// Judges parts that are to be joined.
+    ///
+    /// @param parts one or more
+    public static Verdict of(List<Part> parts, RestCurve curve) {
+        if (parts.isEmpty()) throw new IllegalArgumentException("there is nothing to join");
+        double highest = parts.stream().mapToDouble(Part::volts).max().orElseThrow();
+        double lowest = parts.stream().mapToDouble(Part::volts).min().orElseThrow();
+        double spread = highest - lowest;
+        double conductance = parts.stream().mapToDouble(each -> 1 / each.ohms()).sum();
+        double shared =
+                parts.stream().mapToDouble(each -> each.volts() / each.ohms()).sum() / conductance;
+        double settled = settled(parts, curve, lowest, highest);
+        List<Flow> flows = new ArrayList<>();
+        for (Part each : parts)
+            flows.add(
+                    new Flow(
+                            each,
+                            (each.volts() - shared) / each.ohms(),
+                            1000 * held(each, each.volts(), settled, curve)));
+        Level level = level(spread);
+        return new Verdict(
+                level,
+                spread,
+                settled,
+                flows,
+                level == Level.GOOD || level == Level.MAY ? List.of() : bring(parts, curve));
+    }
+
+    private static Level level(double spread) {
+        // a meter's last digit must not decide
+        double hair = 1e-9;
+        if (spread <= GOOD_VOLTS + hair) return Level.GOOD;
+        if (spread <= MOST_VOLTS + hair) return Level.MAY;
+        return spread <= MOST_FUSED_VOLTS + hair ? Level.FUSED_ONLY : Level.FIRST_EVEN;
+    }
+
+    /// Charge between two rest voltages, in Ah.
+    private static double held(Part part, double from, double to, RestCurve curve) {
+        return part.ampHours() * (curve.share(from) - curve.share(to));
+    }
+
+    private static double settled(
+            List<Part> parts, RestCurve curve, double lowest, double highest) {
+        double low = lowest;
+        double high = highest;
+        for (int i = 0; i < BISECTIONS; i++) {
+            double middle = (low + high) / 2;
+            double left = 0;
+            for (Part each : parts) left += held(each, each.volts(), middle, curve);
+            if (left > 0) low = middle;
+            else high = middle;
+        }
+        return (low + high) / 2;
+    }
+
+    /// Those beyond what the middle of all allows; half a good difference is where they stop.
+    private static List<Bring> bring(List<Part> parts, RestCurve curve) {
+        double middle = Middle.of(parts.stream().mapToDouble(Part::volts).toArray());
+        return parts.stream()
+                .filter(each -> Math.abs(each.volts() - middle) > MOST_VOLTS / 2)
+                .sorted(
+                        Comparator.comparingDouble((Part each) -> Math.abs(each.volts() - middle))
+                                .reversed()
+                                .thenComparing(Part::id))
+                .map(each ->
+                        new Bring(each, middle, -1000 * held(each, each.volts(), middle, curve)))
+                .toList();
+    }
+
+    /// What flows between two at the first moment, in A: ΔV ÷ (R1 + R2).
+    public static OptionalDouble betweenTwo(Part one, Part other) {
+        return OptionalDouble.of((one.volts() - other.volts()) / (one.ohms() + other.ohms()));
+    }
+}

@@ -1,0 +1,163 @@
+package pentacell.core.build;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.RepeatedTest;
+import org.junit.jupiter.api.RepetitionInfo;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import pentacell.core.assembly.Balancing;
+import pentacell.core.assembly.Joining;
+import pentacell.core.build.JoinCheck.Level;
+import pentacell.core.build.JoinCheck.Part;
+import pentacell.core.build.JoinCheck.Verdict;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.circuit.RestCurve;
+import pentacell.core.need.Wiring;
+
+/// What flows when cells are joined, how long balancing takes, and the steps of the work.
+final class JoiningTest {
+    private static final RestCurve CURVE = RestCurve.of(Chemistry.NMC);
+
+    private static Part part(int number, double volts, double ampHours, double ohms) {
+        return new Part(new CellId("C-" + number), volts, ampHours, ohms);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "3.700, 3.718, GOOD, true, true",
+        "3.70, 3.72, GOOD, true, true",
+        "3.70, 3.75, MAY, true, true",
+        "3.70, 3.76, FUSED_ONLY, false, true",
+        "3.70, 3.85, FUSED_ONLY, false, true",
+        "3.70, 3.90, FIRST_EVEN, false, false"
+    })
+    @DisplayName("within 0.02 V good, 0.05 V may, 0.15 V with fuses (common practice)")
+    void differencesAreJudged(
+            double low, double high, Level level, boolean bare, boolean withFuses) {
+        Verdict verdict =
+                JoinCheck.of(List.of(part(1, low, 2, 0.05), part(2, high, 2, 0.05)), CURVE);
+        assertEquals(level, verdict.level());
+        assertEquals(bare, verdict.mayJoin(false));
+        assertEquals(withFuses, verdict.mayJoin(true));
+        // ΔV ÷ (R1 + R2) (Ohm, by hand)
+        assertEquals((high - low) / 0.1, verdict.mostAmps(), 1e-9);
+    }
+
+    @RepeatedTest(50)
+    void whatOneGivesOthersTake(RepetitionInfo repetition) {
+        Random random = new Random(repetition.getCurrentRepetition());
+        List<Part> parts = new ArrayList<>();
+        for (int i = 0; i < random.nextInt(1, 12); i++)
+            parts.add(
+                    part(
+                            i,
+                            random.nextDouble(3.2, 4.15),
+                            random.nextDouble(1, 3),
+                            random.nextDouble(0.02, 0.1)));
+        Verdict verdict = JoinCheck.of(parts, CURVE);
+        double amps = 0;
+        double charge = 0;
+        for (JoinCheck.Flow flow : verdict.flows()) {
+            amps += flow.firstAmps();
+            charge += flow.milliampHours();
+            double after =
+                    CURVE.share(flow.part().volts())
+                            - flow.milliampHours() / 1000 / flow.part().ampHours();
+            assertEquals(CURVE.share(verdict.settledVolts()), after, 1e-6, "all rest as one");
+        }
+        assertEquals(0, amps, 1e-9);
+        assertEquals(0, charge, 1e-3);
+    }
+
+    @Test
+    void theOneThatIsOffIsBroughtToTheOthers() {
+        List<Part> parts = new ArrayList<>();
+        for (int i = 0; i < 5; i++) parts.add(part(i, 3.90, 2, 0.05));
+        parts.add(part(9, 3.60, 2, 0.05));
+        Verdict verdict = JoinCheck.of(parts, CURVE);
+        assertEquals(1, verdict.bring().size());
+        JoinCheck.Bring bring = verdict.bring().get(0);
+        assertEquals("C-9", bring.part().id().text());
+        assertEquals(3.90, bring.toVolts(), 1e-9);
+        double ampHours = 2 * (CURVE.share(3.90) - CURVE.share(3.60));
+        assertEquals(1000 * ampHours, bring.milliampHours(), 1e-6);
+        assertEquals(ampHours / 0.5, bring.hours(0.5), 1e-9);
+    }
+
+    @Test
+    @DisplayName("560 Ah at 5 A take days (common practice)")
+    void aLargeStoreTakesDays() {
+        List<BalancePlan.Group> groups =
+                Collections.nCopies(14, new BalancePlan.Group(40, 3.7, 0.002));
+        double hours = BalancePlan.topHours(groups, Chemistry.NMC, 5, 1).orElseThrow();
+        double left = 560 * (1 - CURVE.share(3.7)) / 5;
+        assertTrue(hours > 0.95 * left && hours < 1.2 * left, hours + " h for " + left);
+        assertTrue(hours / 24 > 2);
+        assertEquals(
+                560 * (CURVE.share(3.7) - CURVE.share(Chemistry.NMC.endVolts())) / 10,
+                BalancePlan.bottomHours(groups, Chemistry.NMC, 10),
+                1e-9);
+    }
+
+    @Test
+    void aBalancerTakesItsTime() {
+        List<BalancePlan.Group> groups =
+                List.of(
+                        new BalancePlan.Group(20, 4.10, 0.005),
+                        new BalancePlan.Group(20, 4.05, 0.005));
+        double apart = 20 * (CURVE.share(4.10) - CURVE.share(4.05));
+        assertEquals(
+                apart / 0.06, BalancePlan.boardHours(groups, Chemistry.NMC, 60), 1e-9, "at 60 mA");
+        assertEquals(
+                0,
+                BalancePlan.boardHours(groups.subList(0, 1), Chemistry.NMC, 60),
+                1e-9,
+                "one alone has nothing to even out");
+    }
+
+    @ParameterizedTest
+    @EnumSource(Joining.class)
+    void everyStepComesAfterWhatItNeeds(Joining joining) {
+        for (Balancing balancing : Balancing.values())
+            for (int series : new int[] {1, 7}) {
+                List<BuildStep> steps =
+                        BuildSteps.of(
+                                new BuildSteps.Work(
+                                        series,
+                                        10 * series,
+                                        joining,
+                                        balancing,
+                                        Optional.empty(),
+                                        WiringParts.of(Wiring.USUAL, 4),
+                                        OptionalDouble.of(30),
+                                        false));
+                Set<String> done = new HashSet<>();
+                for (BuildStep step : steps) {
+                    assertTrue(done.containsAll(step.needs()), step.code());
+                    assertTrue(BuildSteps.openBefore(step, steps, done).isEmpty());
+                    assertTrue(done.add(step.code()), "no code twice");
+                }
+                BuildStep board =
+                        steps.stream()
+                                .filter(each -> each.code().equals("board"))
+                                .findFirst()
+                                .orElseThrow();
+                assertFalse(BuildSteps.openBefore(board, steps, Set.of("taps-read")).isEmpty());
+            }
+    }
+}
