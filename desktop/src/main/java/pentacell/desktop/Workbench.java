@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import pentacell.core.Chapters;
+import pentacell.desktop.build.BuildStation;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Frame;
@@ -31,7 +32,8 @@ public record Workbench(Desk desk, List<Station> stations, Frame frame) {
                     TestStation::new,
                     (desk, files) -> new StockStation(desk),
                     PlanStation::new,
-                    MatchStation::new);
+                    MatchStation::new,
+                    BuildStation::new);
 
     public Workbench {
         stations = List.copyOf(stations);

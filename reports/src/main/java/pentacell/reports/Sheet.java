@@ -114,6 +114,17 @@ final class Sheet implements AutoCloseable {
         ink.stroke();
     }
 
+    /// What is drawn until [#unclip()] shows inside of a rectangle only.
+    void clip(float left, float top, float width, float height) throws IOException {
+        ink.saveGraphicsState();
+        ink.addRect(left, height() - top - height, width, height);
+        ink.clip();
+    }
+
+    void unclip() throws IOException {
+        ink.restoreGraphicsState();
+    }
+
     /// A filled circle, of four curves.
     void disc(float x, float y, float radius) throws IOException {
         float bend = 0.5523f * radius;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.unit.Middle;
@@ -312,6 +313,28 @@ public final class TapCheck {
 
     private static String place(int joint) {
         return joint == 0 ? "the pack's negative" : "the positive of group " + joint;
+    }
+
+    /// The joint that each lead seems to sit on, by what the joints should read; empty where a
+    /// reading fits none, or there is none.
+    ///
+    /// @param expected of joint 0 to S, in V
+    /// @param readings of the leads, in V
+    public static List<OptionalInt> seats(List<Double> expected, List<OptionalDouble> readings) {
+        double usual = expected.get(expected.size() - 1) / (expected.size() - 1);
+        List<OptionalInt> seats = new ArrayList<>();
+        for (OptionalDouble reading : readings) {
+            OptionalInt seat = OptionalInt.empty();
+            double nearest = OFF_JOINT * usual;
+            for (int joint = 0; reading.isPresent() && joint < expected.size(); joint++) {
+                double off = Math.abs(reading.getAsDouble() - expected.get(joint));
+                if (off > nearest) continue;
+                nearest = off;
+                seat = OptionalInt.of(joint);
+            }
+            seats.add(seat);
+        }
+        return seats;
     }
 
     /// What lead k should read, with groups of these voltages, in V.

@@ -106,6 +106,7 @@ public record Pack(
                             picked,
                             spares,
                             earlier);
+            case PackFact.PackDissolved dissolved -> this;
             case PackFact.CellPicked pick ->
                     new Pack(
                             name,

@@ -36,6 +36,9 @@ public sealed interface PackFact extends Fact {
     /// A cell outside of the groups was kept for repairs of the pack, or set free again.
     record CellReserved(String pack, CellId cell, Reserve reserve) implements PackFact {}
 
+    /// The groups of a pack hold no longer: its cells are free.
+    record PackDissolved(String pack) implements PackFact {}
+
     /// Whether a cell stays in its group.
     enum Lock {
         LOCKED,

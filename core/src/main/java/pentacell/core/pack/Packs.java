@@ -42,6 +42,7 @@ public record Packs(Map<String, Pack> all) {
         Map<String, Pack> after = new LinkedHashMap<>(all);
         if (fact instanceof PackFact.GroupsMatched matched)
             after.merge(matched.pack(), Pack.of(matched), (before, anew) -> before.plus(matched));
+        else if (fact instanceof PackFact.PackDissolved) after.remove(fact.pack());
         else after.computeIfPresent(fact.pack(), (name, pack) -> pack.plus(fact));
         return new Packs(after);
     }

@@ -7,6 +7,7 @@ public record PackWork(String pack, Kind kind) {
     /// What is to be done with it.
     public enum Kind {
         PLAN,
-        MATCH
+        MATCH,
+        BUILD
     }
 }

@@ -25,7 +25,8 @@ public final class TarnHollow {
                     DemoMishaps::write,
                     DemoPacks::write,
                     DemoUnopened::write,
-                    DemoPlans::write);
+                    DemoPlans::write,
+                    DemoBuild::write);
 
     private TarnHollow() {}
 

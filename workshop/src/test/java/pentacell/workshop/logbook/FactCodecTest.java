@@ -264,6 +264,7 @@ final class FactCodecTest {
                                 new TapReading(0, OptionalDouble.of(0)),
                                 new TapReading(1, OptionalDouble.empty()))),
                 new AssemblyFact.TapsCleared("Gate lamp"),
+                new PackFact.PackDissolved("Gate lamp"),
                 new AssemblyFact.WholeRead("Gate lamp", MeterPoint.OUTPUT, 25.9),
                 new AssemblyFact.WorkTicked(
                         "Gate lamp",

@@ -1,0 +1,374 @@
+package pentacell.core.build;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import pentacell.core.assembly.Assemblies;
+import pentacell.core.assembly.Assembly;
+import pentacell.core.assembly.Grid;
+import pentacell.core.assembly.TakeOff;
+import pentacell.core.build.JoinCheck.Part;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.grade.JudgedStock;
+import pentacell.core.grade.MatchableStock;
+import pentacell.core.match.Candidate;
+import pentacell.core.need.Board;
+import pentacell.core.need.Chosen;
+import pentacell.core.need.LoadItem;
+import pentacell.core.need.MeanCell;
+import pentacell.core.need.Need;
+import pentacell.core.need.Planned;
+import pentacell.core.need.Plans;
+import pentacell.core.need.Window;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
+import pentacell.core.plan.CellSupply;
+import pentacell.core.plan.PackPlanner;
+import pentacell.core.plan.PlannedWires;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Middle;
+
+/// A matched pack as it is to be built: its cans with what they measure, what it is wired with and
+/// what it carries.
+///
+/// @param pack its match
+/// @param assembly what was said and read while it was put together
+/// @param chemistry of its cells
+/// @param format their size; 18650 when no model is known
+/// @param groups the cells of each group in series order
+/// @param wish what is asked of its layout
+/// @param electric from which its currents are worked out
+/// @param wires what it carries and is led out with
+/// @param planned its plan, when it has one
+public record BuiltPack(
+        Pack pack,
+        Assembly assembly,
+        Chemistry chemistry,
+        CellFormat format,
+        List<List<Unit>> groups,
+        LayoutWish wish,
+        Arrangement.Electric electric,
+        PlannedWires wires,
+        Optional<Planned> planned) {
+    /// Resistance of a can that was never measured nor any beside it, in Ω (common practice).
+    private static final double USUAL_OHMS = 0.06;
+
+    /// What is asked of an unplanned pack, of its capacity an hour (common practice).
+    private static final double UNPLANNED_AN_HOUR = 0.5;
+
+    private static final double COPPER_CELSIUS = 40;
+
+    public BuiltPack {
+        groups = groups.stream().map(List::copyOf).toList();
+    }
+
+    /// A cell of the pack, or a unit of several cans.
+    ///
+    /// @param cans in it
+    /// @param volts it rested at when it was last read
+    /// @param ampHours of the whole
+    /// @param ohms of the whole
+    public record Unit(CellId id, int cans, OptionalDouble volts, double ampHours, double ohms) {}
+
+    /// What a person asks.
+    ///
+    /// @param amps to be looked at, below 0 for a charge; empty for the steady load
+    public record Asked(
+            OptionalDouble amps,
+            LayoutWish.Ends ends,
+            Set<Grid.Pattern> patterns,
+            TakeOff takeOff) {
+        /// Nothing in particular.
+        public static final Asked NOTHING =
+                new Asked(
+                        OptionalDouble.empty(),
+                        LayoutWish.Ends.ANYWHERE,
+                        EnumSet.allOf(Grid.Pattern.class),
+                        TakeOff.EDGE);
+
+        public Asked {
+            patterns = Set.copyOf(patterns);
+        }
+    }
+
+    /// A pack of a workshop; empty when it is not matched or none of its cells is known.
+    ///
+    /// @param judged how the cells of the state stand
+    public static Optional<BuiltPack> of(
+            WorkshopState state, JudgedStock judged, String name, Asked asked) {
+        return Packs.of(state)
+                .pack(name)
+                .filter(pack -> !pack.groups().isEmpty())
+                .flatMap(pack -> new Making(state, judged, pack, asked).made());
+    }
+
+    /// What is kept of a state while a pack is looked up in it.
+    private record Making(WorkshopState state, JudgedStock judged, Pack pack, Asked asked) {
+        Optional<BuiltPack> made() {
+            MatchableStock stock = MatchableStock.of(state, judged, pack.name());
+            List<List<Candidate>> groups = new ArrayList<>();
+            for (List<CellId> group : pack.groups()) {
+                List<Candidate> cells = new ArrayList<>();
+                for (CellId id : group) {
+                    Optional<Candidate> cell = cell(id, stock);
+                    if (cell.isEmpty()) return Optional.empty();
+                    cells.add(cell.get());
+                }
+                groups.add(cells);
+            }
+            return Optional.of(made(groups));
+        }
+
+        private Optional<Candidate> cell(CellId id, MatchableStock stock) {
+            return Cells.of(state)
+                    .cell(id)
+                    .filter(cell -> cell.milliampHours().isPresent())
+                    .map(cell ->
+                            MatchableStock.candidate(
+                                    cell, stock.method(), Catalogue.of(state).modelOf(cell)));
+        }
+
+        private BuiltPack made(List<List<Candidate>> groups) {
+            List<Candidate> all = groups.stream().flatMap(List::stream).toList();
+            Optional<Planned> planned = Plans.of(state).plan(pack.name());
+            Chemistry chemistry =
+                    all.stream()
+                            .flatMap(cell -> cell.chemistry().stream())
+                            .findFirst()
+                            .orElse(Chemistry.NMC);
+            CellFormat format =
+                    Candidate.formats(all).stream()
+                            .findFirst()
+                            .orElseGet(() -> CellFormat.parse("18650").orElseThrow());
+            double usual = usualOhms(all);
+            List<List<Unit>> units =
+                    groups.stream()
+                            .map(group -> group.stream().map(cell -> unit(cell, usual)).toList())
+                            .toList();
+            Need need = planned.map(Planned::need).orElseGet(() -> unplanned(units, chemistry));
+            Chosen size =
+                    new Chosen(
+                            units.size(), units.stream().mapToInt(BuiltPack::cans).max().orElse(1));
+            double ampHours =
+                    all.stream().mapToDouble(Candidate::milliampHoursPerCan).average().orElse(1)
+                            / 1000;
+            CellSupply supply =
+                    CellSupply.assumed(
+                            MeanCell.salvaged(ampHours, usual, format, chemistry),
+                            OptionalInt.empty());
+            PlannedWires wires =
+                    PlannedWires.of(PackPlanner.option(need, supply, size), need, supply);
+            List<List<PackCurrents.Source>> sources =
+                    units.stream()
+                            .map(group ->
+                                    group.stream()
+                                            .flatMap(unit ->
+                                                    Collections.nCopies(
+                                                            unit.cans(),
+                                                            new PackCurrents.Source(
+                                                                    chemistry.nominalVolts(),
+                                                                    unit.ohms() * unit.cans()))
+                                                            .stream())
+                                            .toList())
+                            .toList();
+            return new BuiltPack(
+                    pack,
+                    Assemblies.of(state).assembly(pack.name()),
+                    chemistry,
+                    format,
+                    units,
+                    new LayoutWish(
+                            units.stream().map(BuiltPack::cans).toList(),
+                            format,
+                            need.packing(),
+                            need.box(),
+                            asked.patterns(),
+                            asked.ends(),
+                            asked.takeOff()),
+                    new Arrangement.Electric(
+                            WiringParts.of(need.wiring(), wires.leadSquareMillimetres()),
+                            sources,
+                            asked.amps().orElse(wires.steadyAmps()),
+                            COPPER_CELSIUS),
+                    wires,
+                    planned);
+        }
+
+        private static double usualOhms(List<Candidate> all) {
+            double[] known =
+                    all.stream()
+                            .flatMapToDouble(cell -> cell.milliohmsPerCan().stream())
+                            .filter(milliohms -> milliohms > 0)
+                            .toArray();
+            return known.length == 0 ? USUAL_OHMS : Middle.of(known) / 1000;
+        }
+
+        private Unit unit(Candidate cell, double usualOhms) {
+            double perCan = cell.milliohmsPerCan().orElse(0) / 1000;
+            return new Unit(
+                    cell.id(),
+                    cell.count(),
+                    Cells.of(state)
+                            .cell(cell.id())
+                            .map(CellRecord::volts)
+                            .orElse(OptionalDouble.empty()),
+                    cell.milliampHours() / 1000,
+                    (perCan > 0 ? perCan : usualOhms) / cell.count());
+        }
+
+        /// A need for a pack that was never planned: half its capacity an hour over its own window.
+        private static Need unplanned(List<List<Unit>> groups, Chemistry chemistry) {
+            double least =
+                    groups.stream()
+                            .mapToDouble(group -> group.stream().mapToDouble(Unit::ampHours).sum())
+                            .min()
+                            .orElse(1);
+            int series = groups.size();
+            double empty = series * chemistry.endVolts();
+            double watts = UNPLANNED_AN_HOUR * least * empty;
+            return Need.of(
+                    chemistry,
+                    new Window(empty, series * chemistry.chargeLimitVolts()),
+                    List.of(new LoadItem("", watts, 1, watts)));
+        }
+    }
+
+    private static int cans(List<Unit> group) {
+        return group.stream().mapToInt(Unit::cans).sum();
+    }
+
+    /// Whether every cell is joined through a fuse.
+    public boolean hasCellFuses() {
+        return planned.map(plan -> plan.need().wiring().cellFuse().isPresent()).orElse(false);
+    }
+
+    /// What the board evens groups with, in mA, when that is known.
+    public OptionalDouble balancerMilliamps() {
+        return planned.flatMap(plan -> plan.need().board())
+                .map(Board::balanceMilliamps)
+                .orElse(OptionalDouble.empty());
+    }
+
+    /// Current of the charger, in A, when one is planned.
+    public OptionalDouble chargerAmps() {
+        return planned.flatMap(plan -> plan.need().charger())
+                .map(charger -> OptionalDouble.of(charger.amps()))
+                .orElse(OptionalDouble.empty());
+    }
+
+    /// The layout that was said, judged; empty when none was, or when the match has other sizes
+    /// since.
+    public Optional<Arrangement> laidOut() {
+        return assembly.layout()
+                .filter(layout -> layout.groupSizes().equals(wish.groupSizes()))
+                .map(layout -> Arrangement.of(layout, "as chosen", wish, electric));
+    }
+
+    /// The cell at each place of a group, can by can.
+    public List<CellId> cansOf(int group) {
+        List<CellId> ids = new ArrayList<>();
+        for (Unit unit : groups.get(group)) ids.addAll(Collections.nCopies(unit.cans(), unit.id()));
+        return ids;
+    }
+
+    /// The cells of a group as they would be joined; those never read are left out.
+    public List<Part> parts(int group) {
+        List<Part> parts = new ArrayList<>();
+        for (Unit unit : groups.get(group))
+            if (unit.volts().isPresent())
+                parts.add(
+                        new Part(
+                                unit.id(),
+                                unit.volts().getAsDouble(),
+                                unit.ampHours(),
+                                unit.ohms() + electric.parts().cellFuseOhms() / unit.cans()));
+        return parts;
+    }
+
+    /// What a group reads: as it was read last, else the mean of its cells; empty when neither is
+    /// known.
+    public OptionalDouble groupVolts(int group) {
+        Optional<Double> read = assembly.lastOf(group).map(reading -> reading.volts());
+        if (read.isPresent()) return OptionalDouble.of(read.get());
+        return groups.get(group).stream().flatMapToDouble(unit -> unit.volts().stream()).average();
+    }
+
+    /// The groups as they are to be balanced; those of unknown voltage are left out.
+    public List<BalancePlan.Group> toBalance() {
+        List<BalancePlan.Group> known = new ArrayList<>();
+        for (int group = 0; group < groups.size(); group++) {
+            OptionalDouble volts = groupVolts(group);
+            if (volts.isEmpty()) continue;
+            double conductance =
+                    groups.get(group).stream().mapToDouble(unit -> 1 / unit.ohms()).sum();
+            known.add(
+                    new BalancePlan.Group(
+                            groups.get(group).stream().mapToDouble(Unit::ampHours).sum(),
+                            volts.getAsDouble(),
+                            1 / conductance));
+        }
+        return known;
+    }
+
+    /// The steps of building it.
+    ///
+    /// @param arrangement the layout it is built in, when one is said
+    public List<BuildStep> steps(Optional<Arrangement> arrangement) {
+        return BuildSteps.of(
+                new BuildSteps.Work(
+                        groups.size(),
+                        wish.cans(),
+                        assembly.joining(),
+                        assembly.balancing(),
+                        arrangement.flatMap(Arrangement::currents),
+                        electric.parts(),
+                        OptionalDouble.of(wires.mainFuseAmps()),
+                        hasCellFuses()));
+    }
+
+    /// What each lead of the plug should read, in V; empty until every group was read.
+    public List<Double> expectedTaps() {
+        List<Double> volts = new ArrayList<>();
+        for (int group = 0; group < groups.size(); group++) {
+            OptionalDouble each = groupVolts(group);
+            if (each.isEmpty()) return List.of();
+            volts.add(each.getAsDouble());
+        }
+        return TapCheck.expected(volts);
+    }
+
+    /// Where each cell stands, by id.
+    Map<CellId, Integer> groupOf() {
+        Map<CellId, Integer> numbers = new HashMap<>();
+        for (int group = 0; group < groups.size(); group++)
+            for (Unit unit : groups.get(group)) numbers.put(unit.id(), group);
+        return numbers;
+    }
+
+    /// What a filling of the holder says of a can that is held: its group and place, or why it is
+    /// wrong here.
+    ///
+    /// @param arrangement the layout
+    /// @param filled cans that are in already
+    public Filling fill(CellId id, Arrangement arrangement, Set<CellId> filled) {
+        Integer group = groupOf().get(id);
+        if (group == null) return new Filling.NotOfThisPack(id);
+        int can = cansOf(group).indexOf(id);
+        var spot = arrangement.layout().places().get(group).get(can);
+        return filled.contains(id)
+                ? new Filling.AlreadyIn(id, group, spot)
+                : new Filling.GoesTo(id, group, spot, pentacell.core.assembly.Layout.isUp(group));
+    }
+}

@@ -1,0 +1,264 @@
+package pentacell.desktop.build;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import pentacell.core.assembly.Assemblies;
+import pentacell.core.assembly.Assembly;
+import pentacell.core.assembly.AssemblyFact;
+import pentacell.core.assembly.Layout;
+import pentacell.core.assembly.Spot;
+import pentacell.core.build.Arrangement;
+import pentacell.core.build.BuiltPack;
+import pentacell.core.build.LayoutSearch;
+import pentacell.core.build.LayoutWish;
+import pentacell.core.grade.JudgedStock;
+import pentacell.core.pack.Packs;
+import pentacell.core.state.WorkshopState;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Job;
+
+/// What Build knows: the pack in hand as it is to be built, the layouts found for it, and the one
+/// that is looked at.
+final class BuildModel {
+    private final Desk desk;
+    private final ReadOnlyObjectWrapper<String> pack = new ReadOnlyObjectWrapper<>("");
+    private final ReadOnlyObjectWrapper<Optional<BuiltPack>> built =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<List<Arrangement>> found =
+            new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyObjectWrapper<Optional<Arrangement>> shown =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyBooleanWrapper searching = new ReadOnlyBooleanWrapper();
+    private Optional<Arrangement> laidOut = Optional.empty();
+    private Optional<Arrangement> lookedAt = Optional.empty();
+    private BuiltPack.Asked asked = BuiltPack.Asked.NOTHING;
+    private Optional<SearchedFor> searchedFor = Optional.empty();
+    private Job search = Job.none();
+    private int turn;
+    private boolean isShown;
+    private boolean isStale = true;
+
+    /// What a search depends on.
+    private record SearchedFor(LayoutWish wish, Arrangement.Electric electric) {}
+
+    /// What is worked out away from the window's thread.
+    private record Worked(Optional<BuiltPack> built, Optional<Arrangement> laidOut) {}
+
+    BuildModel(Desk desk) {
+        this.desk = desk;
+        desk.ledger().stateProperty().subscribe(this::follow);
+    }
+
+    ReadOnlyObjectProperty<String> packProperty() {
+        return pack.getReadOnlyProperty();
+    }
+
+    /// The pack in hand as it is to be built; empty while none is matched.
+    ReadOnlyObjectProperty<Optional<BuiltPack>> builtProperty() {
+        return built.getReadOnlyProperty();
+    }
+
+    /// The layouts found, best first.
+    ReadOnlyObjectProperty<List<Arrangement>> foundProperty() {
+        return found.getReadOnlyProperty();
+    }
+
+    /// The layout that is looked at: one of those found, else the chosen one, else the best.
+    ReadOnlyObjectProperty<Optional<Arrangement>> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    /// Whether layouts are being searched for.
+    ReadOnlyBooleanProperty searchingProperty() {
+        return searching.getReadOnlyProperty();
+    }
+
+    Desk desk() {
+        return desk;
+    }
+
+    /// What was said and read of the pack in hand.
+    Assembly assembly() {
+        return Assemblies.of(desk.ledger().state()).assembly(pack.get());
+    }
+
+    /// The layout that was chosen, judged.
+    Optional<Arrangement> laidOut() {
+        return laidOut;
+    }
+
+    BuiltPack.Asked asked() {
+        return asked;
+    }
+
+    /// The packs there are: matched ones.
+    List<String> packs() {
+        Set<String> names = new LinkedHashSet<>(Packs.of(desk.ledger().state()).all().keySet());
+        return new ArrayList<>(names);
+    }
+
+    /// Says whether somebody looks: nothing is worked out while nobody does.
+    void watched(boolean isWatched) {
+        boolean isBack = isWatched && !isShown;
+        isShown = isWatched;
+        if (isBack && isStale) workOut();
+    }
+
+    private void follow(WorkshopState state) {
+        if (Packs.of(state).pack(pack.get()).isEmpty()) {
+            lookedAt = Optional.empty();
+            List<String> names = packs();
+            pack.set(names.isEmpty() ? "" : names.get(names.size() - 1));
+        }
+        refresh();
+    }
+
+    private void refresh() {
+        if (isShown) workOut();
+        else isStale = true;
+    }
+
+    /// Takes another pack in hand.
+    void takeInHand(String name) {
+        if (name.equals(pack.get()) || !packs().contains(name)) return;
+        pack.set(name);
+        lookedAt = Optional.empty();
+        searchedFor = Optional.empty();
+        found.set(List.of());
+        refresh();
+    }
+
+    /// Asks for other layouts, or another current.
+    void ask(BuiltPack.Asked wanted) {
+        if (wanted.equals(asked)) return;
+        boolean isOtherLayout = !wanted.takeOff().equals(asked.takeOff());
+        asked = wanted;
+        lookedAt = Optional.empty();
+        if (isOtherLayout)
+            assembly()
+                    .layout()
+                    .ifPresent(layout -> choose(layout.with(wanted.takeOff()), "Move the leads"));
+        workOut();
+    }
+
+    private void workOut() {
+        int number = ++turn;
+        isStale = false;
+        WorkshopState state = desk.ledger().state();
+        JudgedStock judged = desk.ledger().judged();
+        String name = pack.get();
+        BuiltPack.Asked wanted = asked;
+        desk.work()
+                .lane("build")
+                .run(
+                        () -> {
+                            Optional<BuiltPack> now = BuiltPack.of(state, judged, name, wanted);
+                            return new Worked(now, now.flatMap(BuiltPack::laidOut));
+                        },
+                        done -> {
+                            if (number == turn) show(done);
+                        });
+    }
+
+    private void show(Worked done) {
+        laidOut = done.laidOut();
+        built.set(done.built());
+        if (done.built().isEmpty()) {
+            found.set(List.of());
+            shown.set(Optional.empty());
+            return;
+        }
+        BuiltPack now = done.built().get();
+        SearchedFor wanted = new SearchedFor(now.wish(), now.electric());
+        if (searchedFor.equals(Optional.of(wanted))) look();
+        else search(wanted);
+    }
+
+    private void search(SearchedFor wanted) {
+        searchedFor = Optional.of(wanted);
+        lookedAt = Optional.empty();
+        look();
+        search.cancel();
+        searching.set(true);
+        search =
+                desk.work()
+                        .lane("layouts")
+                        .run(
+                                job ->
+                                        LayoutSearch.of(
+                                                wanted.wish(), wanted.electric(), job::isCancelled),
+                                all -> {
+                                    if (!searchedFor.equals(Optional.of(wanted))) return;
+                                    searching.set(false);
+                                    found.set(all);
+                                    look();
+                                },
+                                failure -> {
+                                    searching.set(false);
+                                    desk.notices().say("No layout: " + failure.getMessage());
+                                });
+    }
+
+    /// Ends the search with what it has.
+    void stopSearching() {
+        search.cancel();
+    }
+
+    private void look() {
+        shown.set(lookedAt.or(() -> laidOut).or(() -> found.get().stream().findFirst()));
+    }
+
+    /// Shows the cell at a place on the card.
+    void pick(Spot spot) {
+        shown.get()
+                .flatMap(now -> now.layout().standers().at(spot))
+                .ifPresent(stander ->
+                        built.get()
+                                .ifPresent(now ->
+                                        desk.selection()
+                                                .select(
+                                                        now.cansOf(stander.group())
+                                                                .get(stander.can()))));
+    }
+
+    /// Looks at one of the layouts found.
+    void lookAt(Arrangement arrangement) {
+        lookedAt = Optional.of(arrangement);
+        look();
+    }
+
+    /// Takes the layout that is looked at.
+    void take() {
+        shown.get().ifPresent(now -> choose(now.layout(), "Lay out " + pack.get()));
+    }
+
+    /// Whether the layout that is looked at is the chosen one.
+    boolean isTaken() {
+        Optional<Layout> chosen = assembly().layout();
+        return chosen.isPresent() && shown.get().map(Arrangement::layout).equals(chosen);
+    }
+
+    /// Logs a layout, unless it is the one that holds.
+    void choose(Layout layout, String words) {
+        lookedAt = Optional.empty();
+        if (assembly().layout().equals(Optional.of(layout))) return;
+        log(words, List.of(new AssemblyFact.LayoutChosen(pack.get(), layout)));
+    }
+
+    /// Logs something of the pack in hand.
+    void log(String words, List<AssemblyFact> facts) {
+        desk.ledger().log(words, facts, () -> {});
+    }
+
+    /// Logs something of the pack in hand, and says so.
+    void log(String words, List<AssemblyFact> facts, String said) {
+        desk.ledger().log(words, facts, () -> desk.notices().say(said));
+    }
+}

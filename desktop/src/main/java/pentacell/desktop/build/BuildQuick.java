@@ -1,0 +1,201 @@
+package pentacell.desktop.build;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import pentacell.core.assembly.AssemblyFact;
+import pentacell.core.assembly.MeterPoint;
+import pentacell.core.assembly.TapReading;
+import pentacell.core.build.BuiltPack;
+import pentacell.core.build.Filling;
+import pentacell.core.cell.CellFact;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.Cells;
+import pentacell.core.journal.Fact;
+import pentacell.core.unit.NumberText;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.QuickSource;
+
+/// The quick line of Build: a cell, a group, a lead or the whole pack with its volts; or a can
+/// alone, to be told where it goes.
+final class BuildQuick implements QuickSource {
+    private static final Pattern GROUP = Pattern.compile("g(?:roup)?\\s*(\\d+)\\s+(\\S+)");
+    private static final Pattern LEAD = Pattern.compile("(?:tap|lead)\\s*(\\d+)\\s+(\\S+)");
+    private static final Pattern WHOLE = Pattern.compile("(pack|out|output)\\s+(\\S+)");
+    private static final Pattern CELL = Pattern.compile("(\\S+)\\s+(\\S+)");
+
+    private final BuildModel model;
+
+    BuildQuick(BuildModel model) {
+        this.model = model;
+    }
+
+    /// A line as it was understood.
+    private sealed interface Line {
+        /// Something to log.
+        record ToLog(String subject, double volts, Fact fact) implements Line {}
+
+        /// A can to be told its place.
+        record Where(String sentence) implements Line {}
+
+        /// Not understood.
+        record No(String why) implements Line {}
+    }
+
+    @Override
+    public String inHand() {
+        return model.packProperty().get();
+    }
+
+    @Override
+    public String example() {
+        return "HB03-07 3.68   g3 3.712   tap 3 12.51   pack 29.2   or a can alone";
+    }
+
+    private Line line(String text) {
+        Optional<BuiltPack> built = model.builtProperty().get();
+        if (built.isEmpty()) return new Line.No("no pack is matched");
+        String pack = model.packProperty().get();
+        String plain = text.strip();
+        String small = plain.toLowerCase(Locale.ROOT);
+        int series = built.get().groups().size();
+        Matcher group = GROUP.matcher(small);
+        if (group.matches()) {
+            int number = number(group.group(1));
+            if (number < 1 || number > series)
+                return new Line.No("the pack has groups 1 to " + series);
+            return volts(group.group(2), 10)
+                    .map(volts ->
+                            (Line)
+                                    new Line.ToLog(
+                                            "group " + number,
+                                            volts,
+                                            new AssemblyFact.GroupVoltageRead(
+                                                    pack, number - 1, volts)))
+                    .orElseGet(() -> noVolts(group.group(2)));
+        }
+        Matcher lead = LEAD.matcher(small);
+        if (lead.matches()) {
+            int number = number(lead.group(1));
+            if (number > series) return new Line.No("the plug has leads 0 to " + series);
+            return volts(lead.group(2), 1000)
+                    .map(volts ->
+                            (Line)
+                                    new Line.ToLog(
+                                            "lead " + number,
+                                            volts,
+                                            new AssemblyFact.TapsRead(
+                                                    pack,
+                                                    List.of(
+                                                            new TapReading(
+                                                                    number,
+                                                                    OptionalDouble.of(volts))))))
+                    .orElseGet(() -> noVolts(lead.group(2)));
+        }
+        Matcher whole = WHOLE.matcher(small);
+        if (whole.matches()) {
+            MeterPoint point =
+                    whole.group(1).startsWith("out") ? MeterPoint.OUTPUT : MeterPoint.PACK;
+            return volts(whole.group(2), 1000)
+                    .map(volts ->
+                            (Line)
+                                    new Line.ToLog(
+                                            point.words(),
+                                            volts,
+                                            new AssemblyFact.WholeRead(pack, point, volts)))
+                    .orElseGet(() -> noVolts(whole.group(2)));
+        }
+        return cell(plain, built.get());
+    }
+
+    private Line cell(String plain, BuiltPack built) {
+        Matcher cell = CELL.matcher(plain);
+        String named = cell.matches() ? cell.group(1) : plain;
+        if (CellId.problem(named).isPresent()
+                || Cells.of(model.desk().ledger().state()).cell(new CellId(named)).isEmpty())
+            return new Line.No("no cell " + named);
+        CellId id = new CellId(named);
+        if (!cell.matches())
+            return model.shownProperty()
+                    .get()
+                    .map(now ->
+                            (Line)
+                                    new Line.Where(
+                                            built.fill(id, now, java.util.Set.of()).sentence()))
+                    .orElseGet(() -> new Line.No("no layout yet"));
+        boolean isOfPack =
+                !(model.shownProperty()
+                                .get()
+                                .map(now -> built.fill(id, now, java.util.Set.of()))
+                                .orElse(new Filling.NotOfThisPack(id))
+                        instanceof Filling.NotOfThisPack);
+        if (!isOfPack) return new Line.No(id + " does not belong to this pack");
+        return volts(cell.group(2), 10)
+                .map(volts ->
+                        (Line) new Line.ToLog(named, volts, new CellFact.VoltageRead(id, volts)))
+                .orElseGet(() -> noVolts(cell.group(2)));
+    }
+
+    private static Line noVolts(String text) {
+        return new Line.No("\"%s\": expected volts".formatted(text));
+    }
+
+    private static int number(String digits) {
+        return digits.length() > 4 ? Integer.MAX_VALUE : Integer.parseInt(digits);
+    }
+
+    private static Optional<Double> volts(String text, double most) {
+        OptionalDouble read =
+                NumberText.parse(text.endsWith("v") ? text.substring(0, text.length() - 1) : text);
+        return read.isPresent() && Math.abs(read.getAsDouble()) <= most
+                ? Optional.of(read.getAsDouble())
+                : Optional.empty();
+    }
+
+    @Override
+    public Reading read(String text) {
+        if (text.isBlank()) return new Reading(List.of(), "", State.INCOMPLETE, "");
+        return switch (line(text)) {
+            case Line.ToLog log ->
+                    new Reading(
+                            List.of(
+                                    new Chip(log.subject(), "read", Look.PLAIN),
+                                    new Chip(
+                                            Quantity.VOLTAGE.text(log.volts()),
+                                            "volts",
+                                            Look.PLAIN)),
+                            "",
+                            State.COMPLETE,
+                            "");
+            case Line.Where where -> new Reading(List.of(), where.sentence(), State.COMPLETE, "");
+            case Line.No no -> new Reading(List.of(), no.why(), State.INCOMPLETE, no.why());
+        };
+    }
+
+    @Override
+    public void log(String text, Runnable onLogged, Runnable onFailed) {
+        switch (line(text)) {
+            case Line.ToLog log ->
+                    model.desk()
+                            .ledger()
+                            .log("Read " + log.subject(), List.of(log.fact()), onLogged, onFailed);
+            case Line.Where where -> {
+                model.desk().notices().say(where.sentence());
+                onLogged.run();
+            }
+            case Line.No no -> {
+                model.desk().notices().say(no.why());
+                onFailed.run();
+            }
+        }
+    }
+
+    @Override
+    public void onChange(Runnable changed) {
+        model.packProperty().subscribe(name -> changed.run());
+        model.builtProperty().subscribe(now -> changed.run());
+    }
+}

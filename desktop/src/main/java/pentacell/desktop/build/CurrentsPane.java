@@ -1,0 +1,211 @@
+package pentacell.desktop.build;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.control.Label;
+import javafx.scene.control.RadioButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.assembly.Spot;
+import pentacell.core.build.Arrangement;
+import pentacell.core.build.BuiltPack;
+import pentacell.core.build.Link;
+import pentacell.core.build.PackCurrents;
+import pentacell.core.build.PackCurrents.Flowing;
+import pentacell.core.unit.Count;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.kit.ControlRow;
+import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.NumberField;
+import pentacell.desktop.kit.Wrapping;
+
+/// What flows through every can and strip at a load or a charge, with what is hot and what a meter
+/// should read where.
+final class CurrentsPane extends VBox {
+    private static final int MOST_ROWS = 60;
+
+    private final BuildModel model;
+    private final Label meaning = Wrapping.on(new Label());
+    private final Label message = Wrapping.on(new Label());
+    private final FacesPicture faces = new FacesPicture(true);
+    private final NumberField amps;
+    private final RadioButton discharge = new RadioButton("Load");
+    private final RadioButton charge = new RadioButton("Charge");
+    private final FittedTable<Flowing> table =
+            new FittedTable<>("currents", "Nothing flows before cans are laid out.");
+
+    CurrentsPane(BuildModel model) {
+        this.model = model;
+        setId("currents-pane");
+        getStyleClass().add("plan-pane");
+        meaning.setId("currents-meaning");
+        meaning.getStyleClass().add("meaning");
+        message.setId("currents-message");
+        amps =
+                new NumberField(
+                        "currents-amps",
+                        "Current / A",
+                        "",
+                        "amps, or nothing for the steady load",
+                        0.001,
+                        10_000,
+                        message::setText);
+        amps.empty("steady load");
+        amps.field().setPrefColumnCount(9);
+        amps.field().setMinWidth(130);
+        ToggleGroup way = new ToggleGroup();
+        discharge.setToggleGroup(way);
+        charge.setToggleGroup(way);
+        discharge.setId("currents-load");
+        charge.setId("currents-charge");
+        discharge.setSelected(true);
+        amps.field().setOnAction(enter -> ask());
+        amps.field()
+                .focusedProperty()
+                .subscribe(focused -> {
+                    if (!focused) ask();
+                });
+        way.selectedToggleProperty().subscribe(toggle -> ask());
+        table.column("Conductor", each -> each.link().kind().words())
+                .column("Face", each -> each.link().face().words())
+                .column("Joint", each -> joint(each))
+                .column("From", each -> each.link().from().toString())
+                .column("Of", each -> CurrentWords.layers(each.link()))
+                .number("A", each -> Quantity.CURRENT.number(Math.abs(each.amps())))
+                .number("Allowed / A", each -> Quantity.CURRENT.number(each.allowedAmps()))
+                .number(
+                        "Used / %",
+                        each ->
+                                Quantity.PERCENT.number(
+                                        100 * Math.abs(each.amps()) / each.allowedAmps(), 0))
+                .number(
+                        "Reads / mV",
+                        each -> Quantity.MILLIVOLTS.number(1000 * Math.abs(each.volts()), 1))
+                .inThisOrder();
+        table.setPrefHeight(132);
+        table.setMinHeight(106);
+        table.setMaxHeight(158);
+        table.getSelectionModel()
+                .selectedItemProperty()
+                .subscribe(each -> {
+                    if (each != null)
+                        faces.mark(java.util.Set.of(each.link().from(), each.link().to()));
+                });
+        faces.words(this::words);
+        faces.onPick(model::pick);
+        VBox.setVgrow(faces, Priority.ALWAYS);
+        getChildren()
+                .addAll(meaning, ControlRow.of(amps, discharge, charge, message), faces, table);
+        OnlyWhenSaid.of(message);
+        model.shownProperty().subscribe(this::show);
+    }
+
+    private String joint(Flowing each) {
+        int joint = each.link().joint();
+        if (joint == 0) return "−";
+        boolean isLast =
+                model.builtProperty()
+                        .get()
+                        .map(pack -> pack.groups().size() == joint)
+                        .orElse(false);
+        return isLast ? "+" : joint + "–" + (joint + 1);
+    }
+
+    private void ask() {
+        if (!amps.mark()) return;
+        message.setText("");
+        OptionalDouble typed = amps.isBlank() ? OptionalDouble.empty() : amps.typed();
+        OptionalDouble wanted = typed;
+        if (charge.isSelected()) {
+            OptionalDouble planned =
+                    model.builtProperty()
+                            .get()
+                            .map(BuiltPack::chargerAmps)
+                            .orElse(OptionalDouble.empty());
+            OptionalDouble known = typed.isPresent() ? typed : planned;
+            if (known.isEmpty()) {
+                message.setText("No charger is planned: type its amps.");
+                return;
+            }
+            wanted = OptionalDouble.of(-known.getAsDouble());
+        }
+        BuiltPack.Asked asked = model.asked();
+        model.ask(new BuiltPack.Asked(wanted, asked.ends(), asked.patterns(), asked.takeOff()));
+    }
+
+    private String words(Spot spot) {
+        Optional<Arrangement> now = model.shownProperty().get();
+        return now.flatMap(each -> each.layout().standers().at(spot))
+                .flatMap(stander ->
+                        now.flatMap(Arrangement::currents)
+                                .map(currents ->
+                                        "%s, group %d: %s"
+                                                .formatted(
+                                                        model.builtProperty()
+                                                                .get()
+                                                                .map(pack ->
+                                                                        pack.cansOf(stander.group())
+                                                                                .get(stander.can())
+                                                                                .text())
+                                                                .orElse(""),
+                                                        stander.group() + 1,
+                                                        CurrentWords.of(
+                                                                currents.cans()
+                                                                        .get(stander.group())
+                                                                        .get(stander.can())))))
+                .orElse("Empty place");
+    }
+
+    private void show(Optional<Arrangement> shown) {
+        faces.show(shown);
+        Optional<PackCurrents> currents = shown.flatMap(Arrangement::currents);
+        table.getItems().setAll(currents.map(CurrentsPane::worstFirst).orElse(List.of()));
+        meaning.setText(
+                currents.map(this::meaning).orElse("Nothing flows before cans are laid out."));
+    }
+
+    private static List<Flowing> worstFirst(PackCurrents currents) {
+        return currents.links().stream()
+                .sorted(
+                        java.util.Comparator.comparingDouble(
+                                (Flowing each) -> -Math.abs(each.amps()) / each.allowedAmps()))
+                .limit(MOST_ROWS)
+                .toList();
+    }
+
+    private String meaning(PackCurrents now) {
+        double lost = 1000 * Math.abs(now.restVolts() - now.terminalVolts());
+        long stacked =
+                now.links().stream()
+                        .filter(each ->
+                                each.link().kind() == Link.Kind.SERIES
+                                        || each.link().kind() == Link.Kind.PARALLEL)
+                        .filter(each -> each.link().conductor().layers() > 1)
+                        .count();
+        String hot =
+                now.hot().isEmpty()
+                        ? stacked == 0
+                                ? "one layer of strip does everywhere"
+                                : "%s layers, none carries more than it may"
+                                        .formatted(
+                                                stacked == 1
+                                                        ? "one strip takes more"
+                                                        : stacked + " strips take more")
+                        : "%s more than allowed"
+                                .formatted(
+                                        Count.of(
+                                                now.hot().size(),
+                                                "conductor carries",
+                                                "conductors carry"));
+        return "%s %s: %s lost, %s of it in strips and leads; %s."
+                .formatted(
+                        now.amps() < 0 ? "Charged with" : "At",
+                        Quantity.CURRENT.text(Math.abs(now.amps())),
+                        Quantity.MILLIVOLTS.text(lost),
+                        Quantity.MILLIVOLTS.text(
+                                1000 * now.conductorWatts() / Math.abs(now.amps())),
+                        hot);
+    }
+}

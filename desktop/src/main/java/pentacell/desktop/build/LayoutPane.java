@@ -1,0 +1,278 @@
+package pentacell.desktop.build;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.assembly.Grid;
+import pentacell.core.assembly.Layout;
+import pentacell.core.assembly.Spot;
+import pentacell.core.assembly.TakeOff;
+import pentacell.core.build.Arrangement;
+import pentacell.core.build.BuiltPack;
+import pentacell.core.build.LayoutRemark;
+import pentacell.core.build.LayoutWish;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.kit.ControlRow;
+import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.Wrapping;
+
+/// Where the cans stand: layouts that were found, ranked, beside both faces of the one looked at,
+/// which a hand may change.
+final class LayoutPane extends VBox {
+    private final BuildModel model;
+    private final Label meaning = Wrapping.on(new Label());
+    private final Label remarks = Wrapping.on(new Label());
+    private final FacesPicture faces = new FacesPicture(false);
+    private final ComboBox<LayoutWish.Ends> ends = new ComboBox<>();
+    private final ComboBox<Rows> rows = new ComboBox<>();
+    private final ComboBox<TakeOff> takeOff = new ComboBox<>();
+    private final Button take = new Button("Take this layout");
+    private final MenuButton change = new MenuButton("Change it");
+    private final FittedTable<Arrangement> table =
+            new FittedTable<>("layouts", "No layout yet: match a pack first (Ctrl+6).");
+    private boolean isFilling;
+
+    /// Which rows are looked for.
+    private enum Rows {
+        BOTH("square and nested"),
+        SQUARE("square"),
+        NESTED("nested");
+
+        private final String words;
+
+        Rows(String words) {
+            this.words = words;
+        }
+
+        String words() {
+            return words;
+        }
+
+        Set<Grid.Pattern> patterns() {
+            return switch (this) {
+                case BOTH -> EnumSet.allOf(Grid.Pattern.class);
+                case SQUARE -> EnumSet.of(Grid.Pattern.SQUARE);
+                case NESTED -> EnumSet.of(Grid.Pattern.NESTED);
+            };
+        }
+    }
+
+    LayoutPane(BuildModel model) {
+        this.model = model;
+        setId("layout-pane");
+        getStyleClass().add("plan-pane");
+        meaning.setId("layout-meaning");
+        meaning.getStyleClass().add("meaning");
+        remarks.setId("layout-remarks");
+        table.column("Layout", Arrangement::words)
+                .number("mm", each -> size(each))
+                .number("Bridges ≥", each -> String.valueOf(each.leastBridges()))
+                .number("Lost / W", each -> watts(each))
+                .number("Worst share", each -> share(each))
+                .number("Strip / m", each -> strip(each))
+                .inThisOrder();
+        table.setPrefHeight(132);
+        table.setMinHeight(106);
+        table.setMaxHeight(132);
+        table.getSelectionModel()
+                .selectedItemProperty()
+                .subscribe(chosen -> {
+                    if (chosen != null && !isFilling) model.lookAt(chosen);
+                });
+        choice(ends, "layout-ends", LayoutWish.Ends.values(), LayoutWish.Ends::words);
+        choice(rows, "layout-rows", Rows.values(), Rows::words);
+        choice(takeOff, "layout-take-off", TakeOff.values(), TakeOff::words);
+        take.setId("layout-take");
+        take.getStyleClass().add("primary");
+        take.setOnAction(pressed -> model.take());
+        change.setId("layout-change");
+        change.getItems()
+                .addAll(
+                        item("Mirror left and right", "Mirror the layout", Layout::mirrored),
+                        item("Turn upside down", "Turn the layout over", Layout::upsideDown),
+                        item("One column more", "Add a column", now -> now.grown(1, 0)),
+                        item("One row more", "Add a row", now -> now.grown(0, 1)));
+        change.setTooltip(
+                new Tooltip("Drag a can onto another, or onto an empty place, to exchange them."));
+        for (var each : List.of(take, change)) each.setMinWidth(USE_PREF_SIZE);
+        faces.onSwap(this::swap);
+        faces.words(this::words);
+        faces.onPick(model::pick);
+        VBox.setVgrow(faces, Priority.ALWAYS);
+        getChildren()
+                .addAll(
+                        meaning,
+                        table,
+                        ControlRow.of(
+                                captioned("Ends", ends),
+                                captioned("Rows", rows),
+                                captioned("Leads", takeOff),
+                                ControlRow.gap(),
+                                change,
+                                take),
+                        remarks,
+                        faces);
+        OnlyWhenSaid.of(remarks);
+        model.foundProperty().subscribe(this::fill);
+        model.shownProperty().subscribe(this::show);
+        model.searchingProperty().subscribe(now -> show(model.shownProperty().get()));
+    }
+
+    private static HBox captioned(String caption, ComboBox<?> box) {
+        Label label = new Label(caption);
+        label.setLabelFor(box);
+        HBox both = new HBox(6, label, box);
+        both.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        return both;
+    }
+
+    private <T> void choice(
+            ComboBox<T> box, String id, T[] values, java.util.function.Function<T, String> words) {
+        box.setId(id);
+        box.getItems().setAll(values);
+        box.getSelectionModel().selectFirst();
+        box.setConverter(new EnumWords<>(words));
+        box.setMinWidth(USE_PREF_SIZE);
+        box.valueProperty()
+                .subscribe(value -> {
+                    if (!isFilling) ask();
+                });
+    }
+
+    private void ask() {
+        if (rows.getValue() == null || takeOff.getValue() == null || ends.getValue() == null)
+            return;
+        model.ask(
+                new BuiltPack.Asked(
+                        model.asked().amps(),
+                        ends.getValue(),
+                        rows.getValue().patterns(),
+                        takeOff.getValue()));
+    }
+
+    private MenuItem item(String words, String act, UnaryOperator<Layout> way) {
+        MenuItem item = new MenuItem(words);
+        item.setOnAction(pressed ->
+                model.shownProperty()
+                        .get()
+                        .ifPresent(now -> model.choose(way.apply(now.layout()), act)));
+        return item;
+    }
+
+    private void swap(Spot one, Spot other) {
+        model.shownProperty()
+                .get()
+                .ifPresent(now ->
+                        model.choose(
+                                now.layout().swapped(one, other),
+                                "Exchange places %s and %s".formatted(one, other)));
+    }
+
+    private String words(Spot spot) {
+        Optional<BuiltPack> built = model.builtProperty().get();
+        return model.shownProperty()
+                .get()
+                .flatMap(now -> now.layout().standers().at(spot))
+                .flatMap(stander ->
+                        built.map(pack ->
+                                "%s, group %d, %s, positive end %s"
+                                        .formatted(
+                                                pack.cansOf(stander.group()).get(stander.can()),
+                                                stander.group() + 1,
+                                                spot,
+                                                Layout.isUp(stander.group()) ? "up" : "down")))
+                .orElse("Empty place, " + spot);
+    }
+
+    private void fill(List<Arrangement> found) {
+        isFilling = true;
+        table.getItems().setAll(found);
+        isFilling = false;
+    }
+
+    private static String size(Arrangement each) {
+        return "%s × %s"
+                .formatted(
+                        Quantity.LENGTH.number(each.lengthMillimetres(), 0),
+                        Quantity.LENGTH.number(each.widthMillimetres(), 0));
+    }
+
+    private static String watts(Arrangement each) {
+        return each.currents()
+                .map(now -> Quantity.POWER.number(now.conductorWatts(), 2))
+                .orElse("–");
+    }
+
+    private static String share(Arrangement each) {
+        return each.currents()
+                .filter(now -> !Double.isNaN(now.worstShare()))
+                .map(now -> Quantity.RATIO.number(now.worstShare(), 2))
+                .orElse("–");
+    }
+
+    private static String strip(Arrangement each) {
+        return each.currents().map(now -> Quantity.LENGTH.number(now.stripMetres(), 1)).orElse("–");
+    }
+
+    private void show(Optional<Arrangement> shown) {
+        faces.show(shown);
+        isFilling = true;
+        model.assembly().layout().ifPresent(layout -> takeOff.setValue(layout.takeOff()));
+        isFilling = false;
+        boolean isTaken = model.isTaken();
+        take.setDisable(shown.isEmpty() || isTaken);
+        take.setText(isTaken ? "Taken" : "Take this layout");
+        change.setDisable(shown.isEmpty());
+        meaning.setText(meaning(shown));
+        remarks.setText(shown.map(LayoutPane::remarks).orElse(""));
+    }
+
+    private String meaning(Optional<Arrangement> shown) {
+        if (model.builtProperty().get().isEmpty())
+            return "Match a pack first (Ctrl+6); here its cans are laid out.";
+        if (shown.isEmpty())
+            return model.searchingProperty().get()
+                    ? "Looking for layouts …"
+                    : "No layout goes into the box; name a larger one under Plan, or ask for other rows.";
+        Arrangement now = shown.get();
+        if (!now.canBeBuilt()) return "It cannot be built so.";
+        return now.currents()
+                .map(currents ->
+                        "%s: %s of %s lost in strips and leads at %s, the hardest worked can carries %s of its share."
+                                .formatted(
+                                        capital(now.words()),
+                                        CurrentWords.watts(currents.conductorWatts()),
+                                        CurrentWords.watts(currents.amps() * currents.restVolts()),
+                                        Quantity.CURRENT.text(currents.amps()),
+                                        Double.isNaN(currents.worstShare())
+                                                ? "1.00"
+                                                : Quantity.RATIO.text(currents.worstShare(), 2)))
+                .orElse(capital(now.words()) + ".");
+    }
+
+    private static String capital(String words) {
+        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1);
+    }
+
+    private static String remarks(Arrangement now) {
+        StringBuilder text = new StringBuilder();
+        for (LayoutRemark each : now.remarks())
+            text.append(text.isEmpty() ? "" : "\n")
+                    .append(each.kind() == LayoutRemark.Kind.BROKEN ? "■ " : "▲ ")
+                    .append(capital(each.sentence()))
+                    .append('.');
+        return text.toString();
+    }
+}

@@ -1,0 +1,219 @@
+package pentacell.desktop.build;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.assembly.Assembly;
+import pentacell.core.assembly.AssemblyFact;
+import pentacell.core.assembly.Standing;
+import pentacell.core.build.BuildStep;
+import pentacell.core.build.BuiltPack;
+import pentacell.core.build.TrialDrift;
+import pentacell.core.journal.Fact;
+import pentacell.core.pack.PackFact;
+import pentacell.core.unit.Count;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.PackWork;
+import pentacell.desktop.kit.ControlRow;
+import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.When;
+import pentacell.desktop.kit.Wrapping;
+
+/// The groups in a rack or clamp kit on the real load, before anything is welded: what drifts, and
+/// when the pack is final.
+final class TrialPane extends VBox {
+    private final BuildModel model;
+    private final Label meaning = Wrapping.on(new Label());
+    private final Label message = Wrapping.on(new Label());
+    private final TextField reason = new TextField();
+    private final Button trial = button("Put on trial", "trial-begin");
+    private final Button make = button("Make it final", "trial-final");
+    private final Button apart = button("Take it apart", "trial-apart");
+    private final Button swap = button("Swap a cell at Match", "trial-swap");
+    private final FittedTable<TrialDrift.Row> table =
+            new FittedTable<>(
+                    "trial",
+                    "No reading yet. On trial, type one group a line below, such as: g3 3.712");
+
+    TrialPane(BuildModel model) {
+        this.model = model;
+        setId("trial-pane");
+        getStyleClass().add("plan-pane");
+        meaning.setId("trial-meaning");
+        meaning.getStyleClass().add("meaning");
+        message.setId("trial-message");
+        message.getStyleClass().add("match-message");
+        reason.setId("trial-reason");
+        reason.setPromptText("where and how, or why");
+        reason.setPrefColumnCount(24);
+        table.count("Group", row -> row.group() + 1)
+                .column("First read", row -> when(row.first().at()))
+                .measured(
+                        "First / V",
+                        Quantity.VOLTAGE,
+                        row -> OptionalDouble.of(row.first().volts()))
+                .column("Last read", row -> when(row.last().at()))
+                .measured(
+                        "Last / V", Quantity.VOLTAGE, row -> OptionalDouble.of(row.last().volts()))
+                .count("Readings", TrialDrift.Row::readings)
+                .measured(
+                        "Against the others / mV",
+                        Quantity.MILLIVOLTS,
+                        row ->
+                                row.readings() > 1
+                                        ? OptionalDouble.of(1000 * row.againstOthersVolts())
+                                        : OptionalDouble.empty())
+                .sentence("", row -> row.isOdd() ? "▲ strays: look at its cells" : "")
+                .inThisOrder();
+        VBox.setVgrow(table, Priority.ALWAYS);
+        trial.setOnAction(pressed -> say(Standing.TRIAL));
+        make.getStyleClass().add("primary");
+        make.setOnAction(pressed -> makeFinal());
+        apart.setOnAction(pressed -> takeApart());
+        swap.setOnAction(pressed ->
+                model.desk()
+                        .selection()
+                        .handOver(new PackWork(model.packProperty().get(), PackWork.Kind.MATCH)));
+        getChildren()
+                .addAll(
+                        meaning,
+                        ControlRow.of(
+                                new Label("Remark"),
+                                reason,
+                                trial,
+                                make,
+                                ControlRow.gap(),
+                                swap,
+                                apart),
+                        message,
+                        table);
+        OnlyWhenSaid.of(message);
+        model.builtProperty().subscribe(this::show);
+    }
+
+    private static Button button(String words, String id) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.setMinWidth(USE_PREF_SIZE);
+        return button;
+    }
+
+    private static String when(Instant at) {
+        return When.DAY.words(at.atZone(ZoneId.systemDefault()));
+    }
+
+    private void say(Standing standing) {
+        String pack = model.packProperty().get();
+        message.setText("");
+        model.log(
+                "%s is %s".formatted(pack, standing.words()),
+                List.of(new AssemblyFact.StandingSaid(pack, standing, reason.getText().strip())),
+                "%s is %s.".formatted(pack, standing.words()));
+        reason.clear();
+    }
+
+    /// A pack is final when its work is done; else a reason is wanted.
+    private void makeFinal() {
+        List<BuildStep> open =
+                model
+                        .builtProperty()
+                        .get()
+                        .map(pack -> pack.steps(model.laidOut()))
+                        .orElse(List.of())
+                        .stream()
+                        .filter(step -> !model.assembly().ticked().containsKey(step.code()))
+                        .toList();
+        if (!open.isEmpty() && reason.getText().isBlank()) {
+            message.setText(
+                    "%s not ticked yet, the first: %s. To make it final all the same, write why."
+                            .formatted(
+                                    Count.of(open.size(), "step is", "steps are"),
+                                    open.get(0).title()));
+            return;
+        }
+        say(Standing.FINAL);
+    }
+
+    /// Its cells go back to the stock; the record of it stays.
+    private void takeApart() {
+        String pack = model.packProperty().get();
+        List<Fact> facts = new ArrayList<>();
+        facts.add(new AssemblyFact.StandingSaid(pack, Standing.APART, reason.getText().strip()));
+        facts.add(new PackFact.PackDissolved(pack));
+        model.desk()
+                .ledger()
+                .log(
+                        "Take apart " + pack,
+                        facts,
+                        () ->
+                                model.desk()
+                                        .notices()
+                                        .say(
+                                                "The cells of “%s” are free again; Ctrl+Z takes that back."
+                                                        .formatted(pack)));
+    }
+
+    private void show(Optional<BuiltPack> built) {
+        Assembly assembly = model.assembly();
+        boolean isTrial = assembly.standing() == Standing.TRIAL;
+        boolean isOpen = isTrial || assembly.standing() == Standing.BUILDING;
+        trial.setDisable(built.isEmpty() || assembly.standing() != Standing.BUILDING);
+        make.setDisable(built.isEmpty() || !isOpen);
+        swap.setDisable(built.isEmpty() || !isOpen);
+        apart.setDisable(built.isEmpty() || !isOpen);
+        List<TrialDrift.Row> rows =
+                built.map(pack ->
+                                TrialDrift.of(
+                                        assembly.readings(),
+                                        pack.groups().size(),
+                                        isTrial
+                                                ? assembly.standingSince().orElse(Instant.EPOCH)
+                                                : Instant.EPOCH))
+                        .orElse(List.of());
+        table.getItems().setAll(rows);
+        meaning.setText(built.isEmpty() ? "Match a pack first (Ctrl+6)." : meaning(assembly, rows));
+    }
+
+    private static String meaning(Assembly assembly, List<TrialDrift.Row> rows) {
+        String since =
+                assembly.standingSince()
+                        .map(at -> " since " + when(at))
+                        .orElse("")
+                        .concat(
+                                assembly.standingReason().isEmpty()
+                                        ? ""
+                                        : ": " + assembly.standingReason());
+        return switch (assembly.standing()) {
+            case BUILDING ->
+                    "In the making. A trial in a rack, on the real load, shows weak groups before anything is welded.";
+            case TRIAL ->
+                    TrialDrift.oddest(rows)
+                            .map(odd ->
+                                    "On trial%s. Group %d strays by %s."
+                                            .formatted(
+                                                    since,
+                                                    odd.group() + 1,
+                                                    Quantity.MILLIVOLTS.text(
+                                                            1000 * odd.againstOthersVolts())))
+                            .orElse(
+                                    "On trial%s. %s"
+                                            .formatted(
+                                                    since,
+                                                    rows.stream()
+                                                                    .anyMatch(row ->
+                                                                            row.readings() > 1)
+                                                            ? "No group strays."
+                                                            : "Read its groups twice, some cycles apart."));
+            case FINAL -> "Final" + since + ".";
+            case APART -> "Taken apart" + since + ".";
+        };
+    }
+}

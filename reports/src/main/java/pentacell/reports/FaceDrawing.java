@@ -1,0 +1,173 @@
+package pentacell.reports;
+
+import java.io.IOException;
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import pentacell.core.assembly.Grid;
+import pentacell.core.assembly.Layout;
+import pentacell.core.assembly.Spot;
+import pentacell.core.assembly.Standers;
+import pentacell.core.build.Arrangement;
+import pentacell.core.build.Face;
+import pentacell.core.build.Link;
+import pentacell.core.build.PackCurrents.Flowing;
+import pentacell.core.cell.CellFormat;
+
+/// A face of a pack in ink: cans with the form of their ends, strips as wide as they are, joints
+/// numbered. The bottom face is mirrored, as it lies when the pack is turned over.
+final class FaceDrawing {
+    private static final double POINTS_A_MILLIMETRE = 72 / 25.4;
+
+    private final Plate plate;
+    private final Arrangement arrangement;
+    private final CellFormat format;
+    private final Face face;
+    private final double points;
+    private final double left;
+    private final double top;
+
+    /// @param scale 1 for the size it is
+    /// @param left of the drawing, in points
+    /// @param top of the drawing, in points
+    FaceDrawing(
+            Plate plate,
+            Arrangement arrangement,
+            CellFormat format,
+            Face face,
+            double scale,
+            double left,
+            double top) {
+        this.plate = plate;
+        this.arrangement = arrangement;
+        this.format = format;
+        this.face = face;
+        points = scale * POINTS_A_MILLIMETRE;
+        this.left = left;
+        this.top = top;
+    }
+
+    /// Width of a face in its own size, in points.
+    static double width(Arrangement arrangement) {
+        return arrangement.lengthMillimetres() * POINTS_A_MILLIMETRE;
+    }
+
+    /// Height of a face in its own size, in points.
+    static double height(Arrangement arrangement) {
+        return arrangement.widthMillimetres() * POINTS_A_MILLIMETRE;
+    }
+
+    void draw() throws IOException {
+        cans();
+        strips();
+        ends();
+        joints();
+    }
+
+    private Layout layout() {
+        return arrangement.layout();
+    }
+
+    private double x(Spot spot) {
+        double radius = format.diameterMillimetres() / 2;
+        double along = layout().grid().alongMillimetres(spot) + radius;
+        return left + points * (face == Face.TOP ? along : arrangement.lengthMillimetres() - along);
+    }
+
+    private double y(Spot spot) {
+        return top
+                + points
+                        * (layout().grid().acrossMillimetres(spot)
+                                + format.diameterMillimetres() / 2);
+    }
+
+    private void cans() throws IOException {
+        Grid grid = layout().grid();
+        Standers standers = layout().standers();
+        double radius = format.diameterMillimetres() / 2 * points;
+        for (int row = 0; row < grid.rows(); row++)
+            for (int column = 0; column < grid.columns(); column++) {
+                Spot spot = new Spot(column, row);
+                Optional<Standers.Stander> stander = standers.at(spot);
+                plate.disc(stander.isPresent() ? 0.9 : 0.35, x(spot), y(spot), radius);
+                plate.disc(
+                        stander.isPresent() && stander.get().group() % 2 == 1 ? 0.12 : 0,
+                        x(spot),
+                        y(spot),
+                        radius - Math.max(0.5, 0.02 * radius));
+            }
+    }
+
+    private void strips() throws IOException {
+        if (arrangement.currents().isEmpty()) return;
+        for (Flowing each : arrangement.currents().get().links()) {
+            Link link = each.link();
+            if (link.face() != face || link.kind() == Link.Kind.LEAD) continue;
+            double thick =
+                    link.kind() == Link.Kind.OUTPUT
+                            ? 2.2
+                            : 0.8 + 0.9 * Math.min(4, link.conductor().layers());
+            plate.line(
+                    thick * points / POINTS_A_MILLIMETRE,
+                    x(link.from()),
+                    y(link.from()),
+                    x(link.to()),
+                    y(link.to()));
+        }
+    }
+
+    /// A positive end has a raised cap, a negative one is flat.
+    private void ends() throws IOException {
+        double size = 0.19 * format.diameterMillimetres() * points;
+        for (int group = 0; group < layout().places().size(); group++) {
+            boolean isPositive = Layout.isUp(group) == (face == Face.TOP);
+            for (Spot spot : layout().places().get(group)) {
+                if (isPositive) {
+                    plate.disc(1, x(spot), y(spot), size);
+                    plate.disc(0, x(spot), y(spot), size * 0.86);
+                } else plate.fill(0, x(spot) - size, y(spot) - 0.8 * size, 2 * size, 1.6 * size);
+                plate.text(
+                        Plate.Anchor.MIDDLE,
+                        true,
+                        1.15 * size,
+                        x(spot),
+                        y(spot) + 0.4 * size,
+                        String.valueOf(group + 1));
+            }
+        }
+    }
+
+    private void joints() throws IOException {
+        if (arrangement.currents().isEmpty()) return;
+        Set<Integer> done = new HashSet<>();
+        for (Flowing first : arrangement.currents().get().links()) {
+            Link link = first.link();
+            boolean isJoint = link.kind() == Link.Kind.SERIES || link.kind() == Link.Kind.LEAD;
+            if (link.face() != face || !isJoint || !done.add(link.joint())) continue;
+            double x = 0;
+            double y = 0;
+            int count = 0;
+            for (Flowing each : arrangement.currents().get().links()) {
+                Link other = each.link();
+                if (other.joint() != link.joint() || other.kind() != link.kind()) continue;
+                x += x(other.from()) + x(other.to());
+                y += y(other.from()) + y(other.to());
+                count += 2;
+            }
+            double size = 0.2 * format.diameterMillimetres() * points;
+            plate.disc(1, x / count, y / count, size);
+            plate.disc(0, x / count, y / count, 0.86 * size);
+            plate.text(
+                    Plate.Anchor.MIDDLE,
+                    true,
+                    1.3 * size,
+                    x / count,
+                    y / count + 0.45 * size,
+                    link.joint() == 0
+                            ? "−"
+                            : link.joint() == layout().places().size()
+                                    ? "+"
+                                    : String.valueOf(link.joint()));
+        }
+    }
+}

@@ -1,0 +1,80 @@
+package pentacell.reports;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+
+/// The plate that a pack carries.
+///
+/// @param name of the pack
+/// @param lines what stands under it, the most important first
+/// @param warning what stands at its foot
+public record NamePlate(String name, List<String> lines, String warning) {
+    private static final float POINTS_A_MILLIMETRE = 72f / 25.4f;
+
+    public NamePlate {
+        lines = List.copyOf(lines);
+    }
+
+    /// How large it is.
+    public enum Size {
+        LARGE(105, 74),
+        MEDIUM(90, 50),
+        SMALL(62, 29);
+
+        private final int widthMillimetres;
+        private final int heightMillimetres;
+
+        Size(int widthMillimetres, int heightMillimetres) {
+            this.widthMillimetres = widthMillimetres;
+            this.heightMillimetres = heightMillimetres;
+        }
+
+        /// In words.
+        public String words() {
+            return widthMillimetres + " × " + heightMillimetres + " mm";
+        }
+    }
+
+    /// As PDF, in its own size.
+    public byte[] pdf(Size size) throws IOException {
+        try (PDDocument document = new PDDocument();
+                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            document.getDocumentInformation().setTitle("Name plate of " + name);
+            PDFont regular = Fonts.regular(document);
+            PDFont bold = Fonts.bold(document);
+            float width = size.widthMillimetres * POINTS_A_MILLIMETRE;
+            float height = size.heightMillimetres * POINTS_A_MILLIMETRE;
+            try (Sheet sheet = new Sheet(document, new PDRectangle(width, height))) {
+                float border = 0.05f * height + 3;
+                new PdfPlate(sheet, regular, bold)
+                        .frame(1, border / 2, border / 2, width - border, height - border);
+                float room = width - 2 * border - 4;
+                float left = border + 2;
+                float head = height * 0.13f;
+                sheet.textWithin(bold, head, 5, left, border + head * 0.85f, room, name);
+                // what is left of the height is shared by the lines and the warning
+                float from = border + head * 1.15f;
+                float step = (height - border - from) / (lines.size() + 1);
+                float type = Math.min(step * 0.78f, head * 0.75f);
+                for (int i = 0; i < lines.size(); i++)
+                    sheet.textWithin(
+                            i == 0 ? bold : regular,
+                            type,
+                            3,
+                            left,
+                            from + (i + 0.8f) * step,
+                            room,
+                            lines.get(i));
+                sheet.rule(left, left + room, from + lines.size() * step + 0.08f * step, 0.6f);
+                sheet.textWithin(
+                        bold, type, 3, left, from + (lines.size() + 0.8f) * step, room, warning);
+            }
+            document.save(out);
+            return out.toByteArray();
+        }
+    }
+}
