@@ -77,7 +77,7 @@ public record BuiltPack(
     /// A cell of the pack, or a unit of several cans.
     ///
     /// @param cans in it
-    /// @param volts it rested at when it was last read
+    /// @param volts it rested at when it was last read; empty when it was tested since
     /// @param ampHours of the whole
     /// @param ohms of the whole
     public record Unit(CellId id, int cans, OptionalDouble volts, double ampHours, double ohms) {}
@@ -222,7 +222,7 @@ public record BuiltPack(
                     cell.count(),
                     Cells.of(state)
                             .cell(cell.id())
-                            .map(CellRecord::volts)
+                            .map(CellRecord::restingVolts)
                             .orElse(OptionalDouble.empty()),
                     cell.milliampHours() / 1000,
                     (perCan > 0 ? perCan : usualOhms) / cell.count());

@@ -126,6 +126,19 @@ public record CellRecord(
     }
 
     /// The resistance that stands for the cell, in mΩ: at 1 kHz when that was read, else by direct
+    /// What it rests at, in V: its last reading, unless its capacity was measured since, which
+    /// leaves it elsewhere.
+    public OptionalDouble restingVolts() {
+        long read = -1;
+        long measured = -1;
+        for (LifeLineEntry entry : lifeLine) {
+            if (entry.fate() != Fate.STANDING) continue;
+            if (entry.fact() instanceof CellFact.VoltageRead) read = entry.sequence();
+            if (entry.fact() instanceof CellFact.CapacityMeasured) measured = entry.sequence();
+        }
+        return read > measured ? volts : OptionalDouble.empty();
+    }
+
     /// current. To compare cells, compare one method.
     public OptionalDouble milliohms() {
         return acMilliohms.isPresent() ? acMilliohms : dcMilliohms;

@@ -211,7 +211,7 @@ final class BookPane extends VBox {
                                 pack.chemistry().words(),
                                 Quantity.VOLTAGE.text(
                                         series * pack.chemistry().chargeLimitVolts(), 1),
-                                Quantity.VOLTAGE.text(series * pack.chemistry().endVolts(), 1)));
+                                Quantity.VOLTAGE.text(pack.wires().emptyVolts(), 1)));
         lines.add(
                 "steady %s, fuse %s, charge to %s%s"
                         .formatted(

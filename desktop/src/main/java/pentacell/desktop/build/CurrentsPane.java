@@ -84,9 +84,9 @@ final class CurrentsPane extends VBox {
                         "Reads / mV",
                         each -> Quantity.MILLIVOLTS.number(1000 * Math.abs(each.volts()), 1))
                 .inThisOrder();
-        table.setPrefHeight(132);
+        table.setPrefHeight(160);
         table.setMinHeight(106);
-        table.setMaxHeight(158);
+        VBox.setVgrow(table, Priority.SOMETIMES);
         table.getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(each -> {
@@ -114,7 +114,7 @@ final class CurrentsPane extends VBox {
     }
 
     private void ask() {
-        if (!amps.mark()) return;
+        if (amps.mark()) return;
         message.setText("");
         OptionalDouble typed = amps.isBlank() ? OptionalDouble.empty() : amps.typed();
         OptionalDouble wanted = typed;

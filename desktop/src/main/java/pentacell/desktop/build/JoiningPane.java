@@ -248,6 +248,8 @@ final class JoiningPane extends VBox {
                                             ? JoinCheck.MOST_FUSED_VOLTS
                                             : JoinCheck.MOST_VOLTS,
                                     2));
+        if (groups.stream().allMatch(row -> row.read() == 0))
+            return "No cell was read since it was tested. Read each at rest, such as: HB03-07 3.68";
         if (unread > 0)
             return "%s still to be read; what was read may be joined."
                     .formatted(
