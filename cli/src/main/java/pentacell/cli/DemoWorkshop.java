@@ -91,7 +91,7 @@ final class DemoWorkshop {
         }
     }
 
-    private static Logbook opened(Path file) throws IOException {
+    static Logbook opened(Path file) throws IOException {
         return switch (Logbook.open(file, Clock.systemUTC())) {
             case Opening.Opened opened -> opened.logbook();
             case Opening.Refused refused -> throw new IOException(refused.message());

@@ -2,14 +2,24 @@ package pentacell.cli;
 
 import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import pentacell.core.build.BuiltPack;
+import pentacell.core.build.PackCurrents;
 import pentacell.core.circuit.Network;
+import pentacell.core.grade.JudgedStock;
+import pentacell.core.pack.Packs;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.NumberText;
 import pentacell.workshop.exchange.LayoutJson;
+import pentacell.workshop.logbook.Logbook;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -28,7 +38,8 @@ import picocli.CommandLine.Option;
             "thicknessMillimetres, or areaSquareMillimetres, or awg; layers}]; terminals {positive, negative}.",
             "",
             "Example:",
-            "  ./pentacell network --layout layout.json --load=20A --summary N.json"
+            "  ./pentacell network --layout layout.json --load=20A --summary N.json",
+            "  ./pentacell network --pack bench.pentacell \"Long night 24 V\" --load=10A"
         })
 final class NetworkCommand implements Callable<Integer> {
     private static final Pattern LOAD =
@@ -40,10 +51,16 @@ final class NetworkCommand implements Callable<Integer> {
 
     @Option(
             names = "--layout",
-            required = true,
             paramLabel = "LAYOUT.json",
             description = "cells and conductors between nodes")
-    private Path layout = Path.of("");
+    private @Nullable Path layout;
+
+    @Option(
+            names = "--pack",
+            arity = "2",
+            paramLabel = "FILE NAME",
+            description = "a workshop and a pack of it that was laid out, instead of --layout")
+    private List<String> pack = List.of();
 
     @Option(
             names = "--load",
@@ -68,20 +85,72 @@ final class NetworkCommand implements Callable<Integer> {
             throw Usage.wrong(spec, "--celsius must be −100 to 300, was " + celsius);
         double amps = amps();
         PrintWriter errors = spec.commandLine().getErr();
-        LayoutJson.Read read = LayoutJson.read(layout, celsius);
-        read.problems().forEach(problem -> errors.println(problem.text()));
-        if (read.layout().isEmpty()) return Exit.UNREADABLE_INPUT;
-        LayoutJson.Layout pack = read.layout().get();
+        if ((layout == null) == pack.isEmpty())
+            throw Usage.wrong(spec, "give --layout LAYOUT.json, or --pack FILE NAME");
+        Optional<LayoutJson.Layout> read =
+                layout == null ? ofPack(amps, errors) : ofFile(layout, errors);
+        if (read.isEmpty()) return Exit.UNREADABLE_INPUT;
+        LayoutJson.Layout circuit = read.get();
         try {
             Network.Flow flow =
                     Network.solve(
-                            pack.cells(), pack.wires(), pack.positive(), pack.negative(), amps);
-            Result.give(spec, summary, LayoutJson.json(pack, flow));
+                            circuit.cells(),
+                            circuit.wires(),
+                            circuit.positive(),
+                            circuit.negative(),
+                            amps);
+            Result.give(spec, summary, LayoutJson.json(circuit, flow));
             return Exit.DONE;
         } catch (IllegalArgumentException wrong) {
-            errors.println(layout.getFileName() + ": " + wrong.getMessage());
+            errors.println(
+                    (layout == null ? pack.get(1) : layout.getFileName())
+                            + ": "
+                            + wrong.getMessage());
             return Exit.UNREADABLE_INPUT;
         }
+    }
+
+    private Optional<LayoutJson.Layout> ofFile(Path file, PrintWriter errors) {
+        LayoutJson.Read read = LayoutJson.read(file, celsius);
+        read.problems().forEach(problem -> errors.println(problem.text()));
+        return read.layout();
+    }
+
+    /// A pack of a workshop, in the layout that was taken for it.
+    private Optional<LayoutJson.Layout> ofPack(double amps, PrintWriter errors) throws IOException {
+        Path file = Path.of(pack.get(0));
+        String name = pack.get(1);
+        if (!Files.isRegularFile(file)) {
+            errors.println(file + " is not there.");
+            return Optional.empty();
+        }
+        WorkshopState state;
+        try (Logbook book = DemoWorkshop.opened(file)) {
+            state = book.state();
+        } catch (IOException refused) {
+            errors.println(refused.getMessage());
+            return Optional.empty();
+        }
+        BuiltPack.Asked asked =
+                new BuiltPack.Asked(
+                        OptionalDouble.of(amps),
+                        BuiltPack.Asked.NOTHING.ends(),
+                        BuiltPack.Asked.NOTHING.patterns(),
+                        BuiltPack.Asked.NOTHING.takeOff());
+        Optional<BuiltPack> built = BuiltPack.of(state, JudgedStock.of(state), name, asked);
+        Optional<PackCurrents.Circuit> circuit = built.flatMap(known -> known.circuit(celsius));
+        if (circuit.isEmpty())
+            errors.println(
+                    built.isEmpty()
+                            ? "%s has no matched pack \"%s\"; it has: %s"
+                                    .formatted(
+                                            file,
+                                            name,
+                                            String.join(", ", Packs.of(state).all().keySet()))
+                            : "%s: take a layout for it first, at Build".formatted(name));
+        return circuit.map(known ->
+                new LayoutJson.Layout(
+                        known.cells(), known.wires(), known.positive(), known.negative()));
     }
 
     private double amps() {

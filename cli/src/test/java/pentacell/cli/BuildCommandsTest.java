@@ -112,6 +112,25 @@ final class BuildCommandsTest {
     }
 
     @Test
+    void aPackOfAWorkshopIsSolvedAsItIsLaidOut() throws IOException {
+        String file = folder.resolve("demo.pentacell").toString();
+        assertEquals(0, commands.run("demo", "--write", file), commands.errors());
+        assertEquals(
+                0,
+                commands.run("network", "--pack", file, "Long night 24 V", "--load=10A"),
+                commands.errors());
+        assertEquals(70, commands.json().get("cellAmps").size());
+        double sum = 0;
+        for (JsonNode amps : commands.json().get("cellAmps")) sum += amps.asDouble();
+        assertEquals(70, sum, 1e-3, "seven groups of 10 A");
+        assertEquals(4, commands.run("network", "--pack", file, "No pack", "--load=10A"));
+        assertTrue(commands.errors().contains("Long night 24 V"), commands.errors());
+        assertEquals(4, commands.run("network", "--pack", file, "Dome shutter 12 V", "--load=1A"));
+        assertTrue(commands.errors().contains("take a layout"), commands.errors());
+        assertEquals(2, commands.run("network", "--load=1A"));
+    }
+
+    @Test
     void aChargeFlowsTheOtherWay() throws IOException {
         assertEquals(
                 0,

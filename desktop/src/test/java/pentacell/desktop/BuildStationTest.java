@@ -19,6 +19,9 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.assembly.Assemblies;
@@ -55,6 +58,9 @@ final class BuildStationTest {
             bench.keys(KeyCode.ENTER);
             bench.await(
                     "solved at 8 A", () -> bench.text("#currents-meaning").startsWith("At 8.00"));
+            bench.await(
+                    "and with the leads elsewhere",
+                    () -> bench.text("#currents-leads").contains("corners, diagonal"));
             for (String line : List.of("g1 3.301", "g2 3.300", "g3 3.302", "g4 3.30"))
                 line(bench, line);
             bench.await(
@@ -210,6 +216,17 @@ final class BuildStationTest {
                 String begin =
                         new String(Files.readAllBytes(file), 0, 5, StandardCharsets.US_ASCII);
                 assertTrue(begin.equals("%PDF-") || begin.startsWith("<?xml"), each + begin);
+            }
+            try (PDDocument book = Loader.loadPDF(folder.resolve("book").toFile())) {
+                String text = new PDFTextStripper().getText(book);
+                assertTrue(text.contains("on trial") && text.contains("contacts lose 4 mV at 3 A"));
+                assertTrue(text.contains("leads 3 and 4 have changed places"), text);
+                Packs.of(bench.state())
+                        .pack(TarnHollow.LONG_NIGHT)
+                        .orElseThrow()
+                        .groups()
+                        .forEach(group ->
+                                group.forEach(cell -> assertTrue(text.contains(cell.text()))));
             }
         }
     }

@@ -3,6 +3,7 @@ package pentacell.reports;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.Face;
@@ -12,7 +13,7 @@ import pentacell.core.cell.CellFormat;
 ///
 /// @param pack its name
 public record FacesPaper(String pack, Arrangement arrangement, CellFormat format) {
-    private static final float BORDER = 34;
+    private static final float BORDER = 28;
     private static final float HEAD = 44;
     private static final float MARK = 9;
     private static final float CHECK_BAR_MILLIMETRES = 50;
@@ -63,13 +64,17 @@ public record FacesPaper(String pack, Arrangement arrangement, CellFormat format
         PDFont bold = Fonts.bold(document);
         double width = FaceDrawing.width(arrangement) + 2;
         double height = FaceDrawing.height(arrangement) + 2;
-        float across = paper.size().getWidth() - 2 * BORDER;
-        float down = paper.size().getHeight() - 2 * BORDER - HEAD;
+        PDRectangle upright = paper.size();
+        PDRectangle lying = new PDRectangle(upright.getHeight(), upright.getWidth());
+        PDRectangle size =
+                sheets(lying, width, height) < sheets(upright, width, height) ? lying : upright;
+        float across = across(size);
+        float down = down(size);
         int columns = (int) Math.ceil(width / across);
         int rows = (int) Math.ceil(height / down);
         for (int row = 0; row < rows; row++)
             for (int column = 0; column < columns; column++)
-                try (Sheet sheet = new Sheet(document, paper)) {
+                try (Sheet sheet = new Sheet(document, size)) {
                     String tile =
                             rows * columns == 1
                                     ? ""
@@ -95,6 +100,18 @@ public record FacesPaper(String pack, Arrangement arrangement, CellFormat format
                             top + 1 - row * down);
                     sheet.unclip();
                 }
+    }
+
+    private static float across(PDRectangle size) {
+        return size.getWidth() - 2 * BORDER;
+    }
+
+    private static float down(PDRectangle size) {
+        return size.getHeight() - 2 * BORDER - HEAD;
+    }
+
+    private static double sheets(PDRectangle size, double width, double height) {
+        return Math.ceil(width / across(size)) * Math.ceil(height / down(size));
     }
 
     private static void checkBar(Sheet sheet, PDFont regular) throws IOException {

@@ -14,6 +14,7 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 /// @param warning what stands at its foot
 public record NamePlate(String name, List<String> lines, String warning) {
     private static final float POINTS_A_MILLIMETRE = 72f / 25.4f;
+    private static final float LEAST_TYPE = 3.5f;
 
     public NamePlate {
         lines = List.copyOf(lines);
@@ -59,7 +60,9 @@ public record NamePlate(String name, List<String> lines, String warning) {
                 // what is left of the height is shared by the lines and the warning
                 float from = border + head * 1.15f;
                 float step = (height - border - from) / (lines.size() + 1);
-                float type = Math.min(step * 0.78f, head * 0.75f);
+                float type =
+                        typeWithin(
+                                sheet, regular, bold, Math.min(step * 0.78f, head * 0.75f), room);
                 for (int i = 0; i < lines.size(); i++)
                     sheet.textWithin(
                             i == 0 ? bold : regular,
@@ -76,5 +79,14 @@ public record NamePlate(String name, List<String> lines, String warning) {
             document.save(out);
             return out.toByteArray();
         }
+    }
+
+    /// The type in which every line and the warning fit, no smaller than can be read.
+    private float typeWithin(Sheet sheet, PDFont regular, PDFont bold, float wanted, float room)
+            throws IOException {
+        float widest = sheet.widthOf(bold, wanted, warning);
+        for (int i = 0; i < lines.size(); i++)
+            widest = Math.max(widest, sheet.widthOf(i == 0 ? bold : regular, wanted, lines.get(i)));
+        return Math.max(LEAST_TYPE, wanted * Math.min(1, room / widest));
     }
 }

@@ -13,6 +13,8 @@ import java.util.Set;
 import pentacell.core.assembly.Assemblies;
 import pentacell.core.assembly.Assembly;
 import pentacell.core.assembly.Grid;
+import pentacell.core.assembly.Layout;
+import pentacell.core.assembly.Spot;
 import pentacell.core.assembly.TakeOff;
 import pentacell.core.build.JoinCheck.Part;
 import pentacell.core.cell.Catalogue;
@@ -366,9 +368,40 @@ public record BuiltPack(
         Integer group = groupOf().get(id);
         if (group == null) return new Filling.NotOfThisPack(id);
         int can = cansOf(group).indexOf(id);
-        var spot = arrangement.layout().places().get(group).get(can);
+        Spot spot = arrangement.layout().places().get(group).get(can);
         return filled.contains(id)
                 ? new Filling.AlreadyIn(id, group, spot)
-                : new Filling.GoesTo(id, group, spot, pentacell.core.assembly.Layout.isUp(group));
+                : new Filling.GoesTo(id, group, spot, Layout.isUp(group));
+    }
+
+    /// The pack as a network, in the layout that was said and with the layers that its current
+    /// takes; empty when no layout was, or when it does not hang together. Cells go by their ids,
+    /// the cans of a unit by the id and a number.
+    ///
+    /// @param celsius of the conductors
+    public Optional<PackCurrents.Circuit> circuit(double celsius) {
+        return laidOut()
+                .flatMap(arrangement ->
+                        arrangement
+                                .currents()
+                                .map(currents -> circuit(arrangement.layout(), currents, celsius)));
+    }
+
+    private PackCurrents.Circuit circuit(Layout layout, PackCurrents currents, double celsius) {
+        Map<String, String> ids = new HashMap<>();
+        for (int group = 0; group < groups.size(); group++) {
+            int can = 0;
+            for (Unit unit : groups.get(group))
+                for (int i = 1; i <= unit.cans(); i++)
+                    ids.put(
+                            layout.places().get(group).get(can++).toString(),
+                            unit.cans() == 1 ? unit.id().text() : unit.id() + "." + i);
+        }
+        return currents.circuit(
+                layout,
+                electric.parts(),
+                electric.sources(),
+                place -> ids.getOrDefault(place, place),
+                celsius);
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.UnaryOperator;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
 import pentacell.core.circuit.Network;
@@ -119,12 +120,38 @@ public record PackCurrents(
                 new Conductor(one.material(), one.section(), one.lengthMetres(), layers));
     }
 
-    private static PackCurrents solve(
+    /// The cells and conductors of a pack as a network.
+    ///
+    /// @param positive node of the positive lead's end
+    /// @param negative node of the negative lead's end
+    public record Circuit(
+            List<Network.Cell> cells, List<Network.Wire> wires, String positive, String negative) {
+        public Circuit {
+            cells = List.copyOf(cells);
+            wires = List.copyOf(wires);
+        }
+    }
+
+    /// The network that a solved pack is, with as many layers as it took.
+    ///
+    /// @param ids what the can of a group is called, by its place
+    /// @param celsius of the conductors
+    public Circuit circuit(
+            Layout layout,
+            WiringParts parts,
+            List<List<Source>> sources,
+            UnaryOperator<String> ids,
+            double celsius) {
+        return circuit(
+                layout, links.stream().map(Flowing::link).toList(), parts, sources, ids, celsius);
+    }
+
+    private static Circuit circuit(
             Layout layout,
             List<Link> links,
             WiringParts parts,
             List<List<Source>> sources,
-            double amps,
+            UnaryOperator<String> ids,
             double celsius) {
         List<Network.Cell> cells = new ArrayList<>();
         for (int group = 0; group < layout.places().size(); group++) {
@@ -139,19 +166,34 @@ public record PackCurrents(
                 Face negative = Layout.isUp(group) ? Face.BOTTOM : Face.TOP;
                 cells.add(
                         new Network.Cell(
-                                places.get(can).toString(),
+                                ids.apply(places.get(can).toString()),
                                 node(positive, places.get(can)),
                                 node(negative, places.get(can)),
                                 source.volts(),
                                 source.ohms() + parts.cellFuseOhms()));
             }
         }
+        return new Circuit(
+                cells,
+                links.stream().map(link -> wire(link, celsius)).toList(),
+                POSITIVE,
+                NEGATIVE);
+    }
+
+    private static PackCurrents solve(
+            Layout layout,
+            List<Link> links,
+            WiringParts parts,
+            List<List<Source>> sources,
+            double amps,
+            double celsius) {
+        Circuit circuit = circuit(layout, links, parts, sources, UnaryOperator.identity(), celsius);
         Network.Flow flow =
                 Network.solve(
-                        cells,
-                        links.stream().map(link -> wire(link, celsius)).toList(),
-                        POSITIVE,
-                        NEGATIVE,
+                        circuit.cells(),
+                        circuit.wires(),
+                        circuit.positive(),
+                        circuit.negative(),
                         amps);
         List<Flowing> flowing = new ArrayList<>();
         for (int i = 0; i < links.size(); i++) {
@@ -208,7 +250,7 @@ public record PackCurrents(
                 node(link.face(), link.from()),
                 to,
                 link.conductor().ohms(celsius),
-                OptionalDouble.empty());
+                OptionalDouble.of(link.conductor().allowed().amps()));
     }
 
     /// Heat in all conductors, in W.

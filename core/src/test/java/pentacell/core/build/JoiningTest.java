@@ -4,12 +4,14 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
@@ -20,6 +22,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import pentacell.core.assembly.Balancing;
+import pentacell.core.assembly.GroupReading;
 import pentacell.core.assembly.Joining;
 import pentacell.core.build.JoinCheck.Level;
 import pentacell.core.build.JoinCheck.Part;
@@ -128,6 +131,52 @@ final class JoiningTest {
                 BalancePlan.boardHours(groups.subList(0, 1), Chemistry.NMC, 60),
                 1e-9,
                 "one alone has nothing to even out");
+    }
+
+    @Test
+    void onTrialTheOneThatStraysIsNamed() {
+        Instant begin = Instant.parse("2026-03-03T10:00:00Z");
+        List<GroupReading> readings = new ArrayList<>();
+        for (int group = 0; group < 4; group++) {
+            readings.add(new GroupReading(begin.minusSeconds(60), group, 3.5));
+            readings.add(new GroupReading(begin, group, 3.90));
+            readings.add(
+                    new GroupReading(begin.plusSeconds(36_000), group, group == 2 ? 3.74 : 3.78));
+        }
+        List<TrialDrift.Row> rows = TrialDrift.of(readings, 4, begin);
+        assertEquals(4, rows.size());
+        assertEquals(2, rows.get(0).readings(), "what was read before the trial does not count");
+        TrialDrift.Row odd = TrialDrift.oddest(rows).orElseThrow();
+        assertEquals(2, odd.group());
+        assertEquals(-0.04, odd.againstOthersVolts(), 1e-9);
+        assertEquals(10, odd.time().toHours());
+        assertTrue(TrialDrift.of(List.of(), 4, begin).isEmpty());
+        assertTrue(
+                TrialDrift.oddest(TrialDrift.of(readings.subList(0, 2), 4, begin)).isEmpty(),
+                "one reading says nothing");
+    }
+
+    @Test
+    void leadsAreSeenOnTheJointTheyRead() {
+        List<Double> expected = TapCheck.expected(List.of(4.17, 4.17, 4.17));
+        List<OptionalInt> seats =
+                TapCheck.seats(
+                        expected,
+                        List.of(
+                                OptionalDouble.of(0.01),
+                                OptionalDouble.of(8.34),
+                                OptionalDouble.of(4.17),
+                                OptionalDouble.of(10.5)));
+        assertEquals(
+                List.of(
+                        OptionalInt.of(0),
+                        OptionalInt.of(2),
+                        OptionalInt.of(1),
+                        OptionalInt.empty()),
+                seats);
+        assertEquals(
+                List.of(OptionalInt.empty()),
+                TapCheck.seats(expected, List.of(OptionalDouble.empty())));
     }
 
     @ParameterizedTest

@@ -205,6 +205,10 @@ final class LayoutTest {
         assertTrue(middle.worstShare() > edge.worstShare());
         assertEquals(0, corner.hardestWorked().orElseThrow().spot().row(), "where the leads are");
         assertTrue(corner.conductorWatts() > edge.conductorWatts());
+        List<TakeOffs.Compared> all = TakeOffs.of(block, electric);
+        assertEquals(TakeOff.EDGE, all.get(0).takeOff());
+        assertEquals(4, all.size());
+        assertEquals(TakeOff.CORNER, all.get(3).takeOff());
     }
 
     @Test

@@ -18,6 +18,8 @@ import pentacell.core.build.Arrangement;
 import pentacell.core.build.BuiltPack;
 import pentacell.core.build.LayoutSearch;
 import pentacell.core.build.LayoutWish;
+import pentacell.core.build.TakeOffs;
+import pentacell.core.cell.CellId;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
@@ -35,6 +37,8 @@ final class BuildModel {
             new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Optional<Arrangement>> shown =
             new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<List<TakeOffs.Compared>> takeOffs =
+            new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyBooleanWrapper searching = new ReadOnlyBooleanWrapper();
     private Optional<Arrangement> laidOut = Optional.empty();
     private Optional<Arrangement> lookedAt = Optional.empty();
@@ -73,6 +77,11 @@ final class BuildModel {
     /// The layout that is looked at: one of those found, else the chosen one, else the best.
     ReadOnlyObjectProperty<Optional<Arrangement>> shownProperty() {
         return shown.getReadOnlyProperty();
+    }
+
+    /// What the layout looked at would come to with its leads elsewhere; empty until that is known.
+    ReadOnlyObjectProperty<List<TakeOffs.Compared>> takeOffsProperty() {
+        return takeOffs.getReadOnlyProperty();
     }
 
     /// Whether layouts are being searched for.
@@ -212,7 +221,21 @@ final class BuildModel {
     }
 
     private void look() {
-        shown.set(lookedAt.or(() -> laidOut).or(() -> found.get().stream().findFirst()));
+        Optional<Arrangement> now =
+                lookedAt.or(() -> laidOut).or(() -> found.get().stream().findFirst());
+        if (now.equals(shown.get())) return;
+        shown.set(now);
+        takeOffs.set(List.of());
+        if (now.isEmpty() || now.get().currents().isEmpty() || built.get().isEmpty()) return;
+        Layout layout = now.get().layout();
+        Arrangement.Electric electric = built.get().get().electric();
+        desk.work()
+                .lane("take-offs")
+                .run(
+                        () -> TakeOffs.of(layout, electric),
+                        all -> {
+                            if (shown.get().equals(now)) takeOffs.set(all);
+                        });
     }
 
     /// Shows the cell at a place on the card.
@@ -226,6 +249,22 @@ final class BuildModel {
                                                 .select(
                                                         now.cansOf(stander.group())
                                                                 .get(stander.can()))));
+    }
+
+    /// Where the cell on the card stands in the layout that is looked at.
+    Set<Spot> placesOfSelected() {
+        Optional<CellId> cell = desk.selection().cellProperty().get();
+        Set<Spot> places = new LinkedHashSet<>();
+        if (cell.isEmpty() || shown.get().isEmpty() || built.get().isEmpty()) return places;
+        Layout layout = shown.get().get().layout();
+        BuiltPack now = built.get().get();
+        for (int group = 0; group < now.groups().size(); group++) {
+            List<CellId> cans = now.cansOf(group);
+            for (int can = 0; can < cans.size(); can++)
+                if (cans.get(can).equals(cell.get()))
+                    places.add(layout.places().get(group).get(can));
+        }
+        return places;
     }
 
     /// Looks at one of the layouts found.

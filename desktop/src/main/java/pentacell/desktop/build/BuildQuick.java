@@ -39,7 +39,7 @@ final class BuildQuick implements QuickSource {
         record ToLog(String subject, double volts, Fact fact) implements Line {}
 
         /// A can to be told its place.
-        record Where(String sentence) implements Line {}
+        record Where(CellId cell, String sentence) implements Line {}
 
         /// Not understood.
         record No(String why) implements Line {}
@@ -52,7 +52,7 @@ final class BuildQuick implements QuickSource {
 
     @Override
     public String example() {
-        return "HB03-07 3.68   g3 3.712   tap 3 12.51   pack 29.2   or a can alone";
+        return "HB03-07 3.68   g3 3.712   tap 3 12.51   pack 29.2";
     }
 
     private Line line(String text) {
@@ -124,7 +124,7 @@ final class BuildQuick implements QuickSource {
                     .map(now ->
                             (Line)
                                     new Line.Where(
-                                            built.fill(id, now, java.util.Set.of()).sentence()))
+                                            id, built.fill(id, now, java.util.Set.of()).sentence()))
                     .orElseGet(() -> new Line.No("no layout yet"));
         boolean isOfPack =
                 !(model.shownProperty()
@@ -183,6 +183,7 @@ final class BuildQuick implements QuickSource {
                             .ledger()
                             .log("Read " + log.subject(), List.of(log.fact()), onLogged, onFailed);
             case Line.Where where -> {
+                model.desk().selection().select(where.cell());
                 model.desk().notices().say(where.sentence());
                 onLogged.run();
             }

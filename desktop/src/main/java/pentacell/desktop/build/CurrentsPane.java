@@ -3,6 +3,7 @@ package pentacell.desktop.build;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
 import javafx.scene.control.ToggleGroup;
@@ -14,6 +15,7 @@ import pentacell.core.build.BuiltPack;
 import pentacell.core.build.Link;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackCurrents.Flowing;
+import pentacell.core.build.TakeOffs;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.ControlRow;
@@ -29,6 +31,7 @@ final class CurrentsPane extends VBox {
     private final BuildModel model;
     private final Label meaning = Wrapping.on(new Label());
     private final Label message = Wrapping.on(new Label());
+    private final Label leads = Wrapping.on(new Label());
     private final FacesPicture faces = new FacesPicture(true);
     private final NumberField amps;
     private final RadioButton discharge = new RadioButton("Load");
@@ -43,6 +46,7 @@ final class CurrentsPane extends VBox {
         meaning.setId("currents-meaning");
         meaning.getStyleClass().add("meaning");
         message.setId("currents-message");
+        leads.setId("currents-leads");
         amps =
                 new NumberField(
                         "currents-amps",
@@ -97,8 +101,14 @@ final class CurrentsPane extends VBox {
         faces.onPick(model::pick);
         VBox.setVgrow(faces, Priority.ALWAYS);
         getChildren()
-                .addAll(meaning, ControlRow.of(amps, discharge, charge, message), faces, table);
-        OnlyWhenSaid.of(message);
+                .addAll(
+                        meaning,
+                        ControlRow.of(amps, discharge, charge, message),
+                        leads,
+                        faces,
+                        table);
+        OnlyWhenSaid.of(message, leads);
+        model.takeOffsProperty().subscribe(all -> leads.setText(all.isEmpty() ? "" : leads(all)));
         model.shownProperty().subscribe(this::show);
     }
 
@@ -164,6 +174,17 @@ final class CurrentsPane extends VBox {
         table.getItems().setAll(currents.map(CurrentsPane::worstFirst).orElse(List.of()));
         meaning.setText(
                 currents.map(this::meaning).orElse("Nothing flows before cans are laid out."));
+    }
+
+    private static String leads(List<TakeOffs.Compared> all) {
+        return "Worst share by where the leads leave: "
+                + all.stream()
+                        .map(each ->
+                                "%s %s"
+                                        .formatted(
+                                                each.takeOff().words(),
+                                                Quantity.RATIO.text(each.worstShare(), 3)))
+                        .collect(Collectors.joining(" · "));
     }
 
     private static List<Flowing> worstFirst(PackCurrents currents) {

@@ -110,6 +110,7 @@ final class LayoutPane extends VBox {
         faces.onSwap(this::swap);
         faces.words(this::words);
         faces.onPick(model::pick);
+        model.desk().selection().cellProperty().subscribe(cell -> mark());
         VBox.setVgrow(faces, Priority.ALWAYS);
         getChildren()
                 .addAll(
@@ -226,8 +227,14 @@ final class LayoutPane extends VBox {
         return each.currents().map(now -> Quantity.LENGTH.number(now.stripMetres(), 1)).orElse("–");
     }
 
+    /// Marks where the selected cell stands.
+    private void mark() {
+        faces.mark(model.placesOfSelected());
+    }
+
     private void show(Optional<Arrangement> shown) {
         faces.show(shown);
+        mark();
         isFilling = true;
         model.assembly().layout().ifPresent(layout -> takeOff.setValue(layout.takeOff()));
         isFilling = false;

@@ -1,0 +1,145 @@
+package pentacell.reports;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import pentacell.core.assembly.Grid;
+import pentacell.core.assembly.TakeOff;
+import pentacell.core.build.Arrangement;
+import pentacell.core.build.LayoutSearch;
+import pentacell.core.build.LayoutWish;
+import pentacell.core.build.PackCurrents.Source;
+import pentacell.core.build.WiringParts;
+import pentacell.core.cell.CellFormat;
+import pentacell.core.need.Packing;
+import pentacell.core.need.Wiring;
+
+/// Faces in their own size and the name plate, read back from the paper.
+final class BuildPaperTest {
+    private static final CellFormat CAN = CellFormat.parse("18650").orElseThrow();
+    private static final double POINTS_A_MILLIMETRE = 72 / 25.4;
+
+    private static Arrangement block(int series, int parallel) {
+        List<Integer> sizes = Collections.nCopies(series, parallel);
+        return LayoutSearch.of(
+                        new LayoutWish(
+                                sizes,
+                                CAN,
+                                Packing.USUAL,
+                                Optional.empty(),
+                                EnumSet.of(Grid.Pattern.SQUARE),
+                                LayoutWish.Ends.ANYWHERE,
+                                TakeOff.EDGE),
+                        new Arrangement.Electric(
+                                WiringParts.of(Wiring.USUAL, 2.5),
+                                sizes.stream()
+                                        .map(size ->
+                                                Collections.nCopies(size, new Source(3.7, 0.05)))
+                                        .toList(),
+                                5,
+                                20),
+                        () -> false)
+                .get(0);
+    }
+
+    /// What is written where on a page.
+    private static final class Places extends PDFTextStripper {
+        private final List<TextPosition> all = new ArrayList<>();
+
+        @Override
+        protected void writeString(String text, List<TextPosition> positions) {
+            all.addAll(positions);
+        }
+
+        static List<TextPosition> on(PDDocument document, int page) throws IOException {
+            Places places = new Places();
+            places.setStartPage(page);
+            places.setEndPage(page);
+            places.getText(document);
+            return places.all;
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"A4, 4, 5", "LETTER, 3, 4"})
+    void cansAreAsFarApartOnPaperAsInTheHolder(Paper paper, int series, int parallel)
+            throws IOException {
+        Arrangement block = block(series, parallel);
+        try (PDDocument document = Loader.loadPDF(new FacesPaper("Gate", block, CAN).pdf(paper))) {
+            assertEquals(2, document.getNumberOfPages(), "a face on each");
+            // a can's number is smaller than a joint's
+            List<TextPosition> ones =
+                    Places.on(document, 1).stream()
+                            .filter(each -> each.getUnicode().equals("1") && each.getY() > 70)
+                            .toList();
+            double size =
+                    ones.stream().mapToDouble(TextPosition::getFontSizeInPt).min().orElseThrow();
+            List<TextPosition> groupOne =
+                    ones.stream().filter(each -> each.getFontSizeInPt() < size + 0.01).toList();
+            assertEquals(parallel, groupOne.size());
+            double nearest = Double.POSITIVE_INFINITY;
+            for (TextPosition one : groupOne)
+                for (TextPosition other : groupOne)
+                    if (!one.equals(other))
+                        nearest =
+                                Math.min(
+                                        nearest,
+                                        Math.hypot(
+                                                one.getX() - other.getX(),
+                                                one.getY() - other.getY()));
+            assertEquals(19.5 * POINTS_A_MILLIMETRE, nearest, 0.1);
+            assertTrue(
+                    new PDFTextStripper().getText(document).contains("50 mm"),
+                    "a bar to check the printer");
+        }
+    }
+
+    @Test
+    void whatIsTooLargeIsTiled() throws IOException {
+        Arrangement block = block(14, 20);
+        try (PDDocument document =
+                Loader.loadPDF(new FacesPaper("House", block, CAN).pdf(Paper.A4))) {
+            int pages = document.getNumberOfPages();
+            assertTrue(pages >= 4 && pages % 2 == 0, "pages " + pages);
+            assertTrue(
+                    new PDFTextStripper().getText(document).contains("sheet A1 of " + pages / 2));
+        }
+        String svg = new FacesPaper("House", block, CAN).svg();
+        assertTrue(svg.contains("<svg") && svg.contains("mm'"));
+    }
+
+    @ParameterizedTest
+    @EnumSource(NamePlate.Size.class)
+    void aPlateHoldsEveryLine(NamePlate.Size size) throws IOException {
+        NamePlate plate =
+                new NamePlate(
+                        "Long night 24 V",
+                        List.of("7S10P · 25.2 V · 22.3 Ah", "full 29.4 V, empty 21.0 V"),
+                        "Salvaged cells.");
+        try (PDDocument document = Loader.loadPDF(plate.pdf(size))) {
+            assertEquals(1, document.getNumberOfPages());
+            String text = new PDFTextStripper().getText(document);
+            for (String line : plate.lines()) assertTrue(text.contains(line), text);
+            assertTrue(text.contains("Salvaged cells."));
+            for (TextPosition each : Places.on(document, 1))
+                assertTrue(
+                        each.getX() + each.getWidth()
+                                < document.getPage(0).getMediaBox().getWidth(),
+                        "nothing runs off the plate");
+        }
+    }
+}
