@@ -46,19 +46,26 @@ public final class LayoutSearch {
         return List.copyOf(solved.subList(0, Math.min(MOST_SHOWN, solved.size())));
     }
 
-    /// Those that can be built first; then what counts in use: heat in conductors, made worse by as
-    /// much as the hardest worked can is over its share.
+    /// Those that can be built first; then what counts in use: heat in strips and bars, made worse
+    /// by as much as the hardest worked can is over its share, by what carries too much, and by
+    /// places that stay empty. Leads are the same for all.
     public static final Comparator<Arrangement> BEST_FIRST =
             Comparator.comparing((Arrangement each) -> !each.canBeBuilt())
                     .thenComparingDouble(LayoutSearch::burden)
                     .thenComparingInt(each -> each.remarks().size());
 
+    private static double emptyShare(Layout layout) {
+        int cans = layout.groupSizes().stream().mapToInt(Integer::intValue).sum();
+        return (double) layout.blanks().size() / cans;
+    }
+
     private static double burden(Arrangement each) {
         return each.currents()
                 .map(now ->
-                        now.conductorWatts()
+                        now.stripWatts()
                                 * (Double.isNaN(now.worstShare()) ? 1 : now.worstShare())
-                                * (1 + now.hot().size()))
+                                * (1 + now.hot().size())
+                                * (1 + emptyShare(each.layout())))
                 .orElse(Double.POSITIVE_INFINITY);
     }
 

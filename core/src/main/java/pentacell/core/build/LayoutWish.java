@@ -35,8 +35,8 @@ public record LayoutWish(
     /// Where the ends of the string lie.
     public enum Ends {
         ANYWHERE("anywhere"),
-        SAME("on the same side"),
-        OPPOSITE("on opposite sides");
+        SAME("same side"),
+        OPPOSITE("opposite sides");
 
         private final String words;
 

@@ -258,6 +258,14 @@ public record PackCurrents(
         return links.stream().mapToDouble(Flowing::watts).sum();
     }
 
+    /// Heat in strips and bars, without the leads, in W.
+    public double stripWatts() {
+        return links.stream()
+                .filter(each -> each.link().kind() != Link.Kind.LEAD)
+                .mapToDouble(Flowing::watts)
+                .sum();
+    }
+
     /// The pieces that carry more than they may, the worst first.
     public List<Flowing> hot() {
         return links.stream()

@@ -28,7 +28,7 @@ final class CurrentWords {
         boolean isStrip = link.kind() == Link.Kind.PARALLEL || link.kind() == Link.Kind.SERIES;
         return isStrip
                 ? Count.of(link.conductor().layers(), "layer", "layers")
-                : "%.1f mm²".formatted(link.conductor().squareMillimetres());
+                : "%.1f mm² wire".formatted(link.conductor().squareMillimetres());
     }
 
     static String millivolts(Flowing each) {

@@ -76,7 +76,7 @@ final class LayoutPane extends VBox {
         meaning.setId("layout-meaning");
         meaning.getStyleClass().add("meaning");
         remarks.setId("layout-remarks");
-        table.column("Layout", Arrangement::words)
+        table.sentence("Layout", Arrangement::words)
                 .number("mm", each -> size(each))
                 .number("Bridges ≥", each -> String.valueOf(each.leastBridges()))
                 .number("Lost / W", each -> watts(each))
@@ -124,11 +124,21 @@ final class LayoutPane extends VBox {
                                 change,
                                 take),
                         remarks,
-                        faces);
+                        faces,
+                        legend());
         OnlyWhenSaid.of(remarks);
         model.foundProperty().subscribe(this::fill);
         model.shownProperty().subscribe(this::show);
         model.searchingProperty().subscribe(now -> show(model.shownProperty().get()));
+    }
+
+    private static Label legend() {
+        Label legend =
+                Wrapping.on(
+                        new Label(
+                                "Ring: positive end. Bar: negative end. Lines: strips, thicker where they have more layers. Dashes: a wall of insulation. Discs: joints in the order of the string."));
+        legend.getStyleClass().add("caption");
+        return legend;
     }
 
     private static HBox captioned(String caption, ComboBox<?> box) {
