@@ -86,6 +86,28 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill) {
 
     private record Strip(List<Cursor> cans) {}
 
+    /// About how much is lost: bridges from group to group and columns within groups, more for a
+    /// slim one.
+    double squeeze(LayoutWish wish) {
+        double series = wish.groupSizes().size();
+        double parallel = wish.cans() / series;
+        double bridges = pattern == Grid.Pattern.NESTED ? 2 * height - 1 : height;
+        double columns = Math.max(1, parallel / height);
+        double rows = (double) height * bands;
+        double along = wish.cans() / rows;
+        double slim = Math.max(along, rows) / Math.min(along, rows);
+        double part = columns - Math.floor(columns);
+        // lanes with a can more send their current along the band to those with one less
+        double uneven = fill == Fill.STEPPED ? part * (1 - part) : 0;
+        double full = fill == Fill.WHOLE ? Math.ceil(columns) / columns : 1;
+        return full
+                * full
+                * (1 + LayoutSearch.SLIM_WEIGHT * slim)
+                * ((series - 1) / bridges
+                        + series * (columns - 1) / (3.0 * height)
+                        + series * uneven * uneven * height / 12.0);
+    }
+
     private int columns(List<Integer> groups, List<Integer> sizes) {
         if (fill == Fill.STEPPED) {
             int cans = groups.stream().mapToInt(sizes::get).sum();

@@ -25,7 +25,12 @@ public final class LayoutSearch {
     /// Longer ones are hardly a pack.
     private static final double MOST_SLIM = 8;
 
+    /// How much slimness counts: a quarter more for every time it is longer than wide.
+    static final double SLIM_WEIGHT = 0.25;
+
     private static final int FEW_CANS = 8;
+    private static final int MOST_BANDS = 12;
+    private static final int MOST_LAID = 60;
 
     private LayoutSearch() {}
 
@@ -59,13 +64,21 @@ public final class LayoutSearch {
         return (double) layout.blanks().size() / cans;
     }
 
+    /// A square is easiest to house.
+    private static double slimness(Arrangement each) {
+        double a = each.lengthMillimetres();
+        double b = each.widthMillimetres();
+        return 1 + SLIM_WEIGHT * (Math.max(a, b) / Math.min(a, b) - 1);
+    }
+
     private static double burden(Arrangement each) {
         return each.currents()
                 .map(now ->
                         now.stripWatts()
                                 * (Double.isNaN(now.worstShare()) ? 1 : now.worstShare())
                                 * (1 + now.hot().size())
-                                * (1 + emptyShare(each.layout())))
+                                * (1 + 2 * emptyShare(each.layout()))
+                                * slimness(each))
                 .orElse(Double.POSITIVE_INFINITY);
     }
 
@@ -73,26 +86,29 @@ public final class LayoutSearch {
     private record Draft(Layout layout, String words, double squeeze) {}
 
     private static List<Draft> drafts(LayoutWish wish) {
-        List<Draft> drafts = new ArrayList<>();
-        Set<List<List<Spot>>> known = new HashSet<>();
+        List<Bands> ways = new ArrayList<>();
         int cans = wish.cans();
-        for (Grid.Pattern pattern : Grid.Pattern.values()) {
-            if (!wish.patterns().contains(pattern)) continue;
-            known.clear();
-            for (int bands = 1; bands <= Math.min(wish.groupSizes().size(), 12); bands++)
+        for (Grid.Pattern pattern : Grid.Pattern.values())
+            for (int bands = 1; bands <= Math.min(wish.groupSizes().size(), MOST_BANDS); bands++)
                 for (int height = 1; height <= Math.max(1, cans / bands); height++)
-                    for (Bands.Fill fill : Bands.Fill.values()) {
-                        if (!isWorthLaying(pattern, height * bands, wish)) continue;
-                        Bands way = new Bands(pattern, height, bands, fill);
-                        for (Layout layout : way.layouts(wish)) {
-                            if (!isWanted(layout, wish) || !known.add(layout.places())) continue;
-                            drafts.add(
-                                    new Draft(
-                                            layout,
-                                            way.words(OptionalInt.of(layout.blanks().size())),
-                                            squeeze(layout)));
-                        }
-                    }
+                    if (wish.patterns().contains(pattern)
+                            && isWorthLaying(pattern, height * bands, wish))
+                        for (Bands.Fill fill : Bands.Fill.values())
+                            ways.add(new Bands(pattern, height, bands, fill));
+        // cans are laid one by one only where something can come of it
+        ways.sort(Comparator.comparingDouble(way -> way.squeeze(wish)));
+        List<Draft> drafts = new ArrayList<>();
+        Set<Layout> known = new HashSet<>();
+        for (Bands way : ways) {
+            if (drafts.size() == MOST_LAID) break;
+            for (Layout layout : way.layouts(wish)) {
+                if (!isWanted(layout, wish) || !known.add(layout)) continue;
+                drafts.add(
+                        new Draft(
+                                layout,
+                                way.words(OptionalInt.of(layout.blanks().size())),
+                                way.squeeze(wish)));
+            }
         }
         return drafts;
     }
@@ -129,18 +145,5 @@ public final class LayoutSearch {
 
     private static double meanColumn(List<Spot> spots) {
         return spots.stream().mapToInt(Spot::column).average().orElse(0);
-    }
-
-    private static double squeeze(Layout layout) {
-        double sum = 0;
-        List<Integer> bridges = LayoutCheck.bridges(layout);
-        for (int count : bridges) sum += 1.0 / count;
-        for (List<Spot> group : layout.places()) {
-            long columns = group.stream().mapToInt(Spot::column).distinct().count();
-            double rows = (double) group.size() / columns;
-            // what flows on from column to column grows up to the border: a third on the whole
-            sum += (columns - 1) / (3 * rows);
-        }
-        return sum;
     }
 }

@@ -2,7 +2,9 @@ package pentacell.core.build;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 import java.util.function.ToDoubleFunction;
 import pentacell.core.assembly.Grid;
@@ -16,8 +18,6 @@ import pentacell.core.conductor.Conductor;
 /// The conductors that a layout asks for: a strip over every pair of touching ends that belong to
 /// one joint, and what leads out of the first and the last group.
 final class PackLinks {
-    private static final double HAIR_MILLIMETRES = 1e-6;
-
     private final Layout layout;
     private final WiringParts parts;
     private final Standers standers;
@@ -134,15 +134,17 @@ final class PackLinks {
                                 * (runsAlong
                                         ? grid.alongMillimetres(spot)
                                         : grid.acrossMillimetres(spot));
-        double farthest = own.stream().mapToDouble(out).max().orElse(0);
         ToDoubleFunction<Spot> sideways =
                 runsAlong ? grid::acrossMillimetres : grid::alongMillimetres;
-        return own.stream()
-                .filter(spot ->
-                        out.applyAsDouble(spot)
-                                > farthest - grid.pitchMillimetres() / 2 - HAIR_MILLIMETRES)
-                .sorted(Comparator.comparingDouble(sideways))
-                .toList();
+        // in every lane the outermost can, so that a stepped edge is led out as a whole
+        Map<Integer, Spot> outermost = new HashMap<>();
+        for (Spot spot : own)
+            outermost.merge(
+                    runsAlong ? spot.row() : spot.column(),
+                    spot,
+                    (one, other) ->
+                            out.applyAsDouble(one) >= out.applyAsDouble(other) ? one : other);
+        return outermost.values().stream().sorted(Comparator.comparingDouble(sideways)).toList();
     }
 
     private static double mean(List<Spot> spots, ToDoubleFunction<Spot> of) {

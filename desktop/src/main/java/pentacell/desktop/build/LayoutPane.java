@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -39,6 +40,7 @@ final class LayoutPane extends VBox {
     private final ComboBox<Rows> rows = new ComboBox<>();
     private final ComboBox<TakeOff> takeOff = new ComboBox<>();
     private final Button take = new Button("Take this layout");
+    private final Button stop = new Button("Stop looking");
     private final MenuButton change = new MenuButton("Change it");
     private final FittedTable<Arrangement> table =
             new FittedTable<>("layouts", "No layout yet: match a pack first (Ctrl+6).");
@@ -106,7 +108,11 @@ final class LayoutPane extends VBox {
                         item("One row more", "Add a row", now -> now.grown(0, 1)));
         change.setTooltip(
                 new Tooltip("Drag a can onto another, or onto an empty place, to exchange them."));
-        for (var each : List.of(take, change)) each.setMinWidth(USE_PREF_SIZE);
+        stop.setId("layout-stop");
+        stop.setOnAction(pressed -> model.stopSearching());
+        stop.visibleProperty().bind(model.searchingProperty());
+        stop.managedProperty().bind(model.searchingProperty());
+        for (Control each : List.of(take, change, stop)) each.setMinWidth(USE_PREF_SIZE);
         faces.onSwap(this::swap);
         faces.words(this::words);
         faces.onPick(model::pick);
@@ -121,6 +127,7 @@ final class LayoutPane extends VBox {
                                 captioned("Rows", rows),
                                 captioned("Leads", takeOff),
                                 ControlRow.gap(),
+                                stop,
                                 change,
                                 take),
                         remarks,
