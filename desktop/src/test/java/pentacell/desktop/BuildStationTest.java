@@ -139,6 +139,7 @@ final class BuildStationTest {
             bench.await(
                     "the demo's layout",
                     () -> bench.text("#layout-meaning").startsWith("As chosen"));
+            bench.await("nothing is looked for", () -> bench.isVisible("#layout-change"));
             Layout before = layout(bench);
             Bounds faces =
                     bench.robot

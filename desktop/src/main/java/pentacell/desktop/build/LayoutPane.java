@@ -14,6 +14,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Layout;
@@ -110,8 +111,9 @@ final class LayoutPane extends VBox {
                 new Tooltip("Drag a can onto another, or onto an empty place, to exchange them."));
         stop.setId("layout-stop");
         stop.setOnAction(pressed -> model.stopSearching());
+        // one in the place of the other, so that nothing moves when the search ends
         stop.visibleProperty().bind(model.searchingProperty());
-        stop.managedProperty().bind(model.searchingProperty());
+        change.visibleProperty().bind(stop.visibleProperty().not());
         for (Control each : List.of(take, change, stop)) each.setMinWidth(USE_PREF_SIZE);
         faces.onSwap(this::swap);
         faces.words(this::words);
@@ -127,8 +129,7 @@ final class LayoutPane extends VBox {
                                 captioned("Rows", rows),
                                 captioned("Leads", takeOff),
                                 ControlRow.gap(),
-                                stop,
-                                change,
+                                new StackPane(change, stop),
                                 take),
                         remarks,
                         faces,
