@@ -23,10 +23,15 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.circuit.RestCurve;
+import pentacell.core.conductor.Conductor;
+import pentacell.core.conductor.Material;
+import pentacell.core.conductor.Section;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.Candidate;
 import pentacell.core.need.Board;
+import pentacell.core.need.CellFuse;
 import pentacell.core.need.Chosen;
 import pentacell.core.need.LoadItem;
 import pentacell.core.need.MeanCell;
@@ -256,6 +261,19 @@ public record BuiltPack(
         return planned.map(plan -> plan.need().wiring().cellFuse().isPresent()).orElse(false);
     }
 
+    /// At how many amps the fuse on a cell opens, when there is one and that is known; of a bare
+    /// wire what melts it in free air.
+    public OptionalDouble cellFuseAmps() {
+        Optional<CellFuse> fuse = planned.flatMap(plan -> plan.need().wiring().cellFuse());
+        if (fuse.isEmpty()) return OptionalDouble.empty();
+        return switch (fuse.get().kind()) {
+            case OPENS_AT_AMPS -> OptionalDouble.of(fuse.get().figure());
+            case COPPER_WIRE ->
+                    new Conductor(Material.COPPER, new Section.Round(fuse.get().figure()), 1, 1)
+                            .fusingAmps();
+        };
+    }
+
     /// What the board evens groups with, in mA, when that is known.
     public OptionalDouble balancerMilliamps() {
         return planned.flatMap(plan -> plan.need().board())
@@ -322,6 +340,34 @@ public record BuiltPack(
                             1 / conductance));
         }
         return known;
+    }
+
+    /// Whether the cells of a group may be joined as they rest; empty when none was read.
+    public Optional<JoinCheck.Verdict> joiningCells(int group) {
+        return judged(parts(group));
+    }
+
+    /// Whether groups may be set side by side as they rest; empty when none was read.
+    public Optional<JoinCheck.Verdict> joiningGroups() {
+        List<Part> whole = new ArrayList<>();
+        for (int group = 0; group < groups.size(); group++) {
+            OptionalDouble volts = groupVolts(group);
+            if (volts.isEmpty()) continue;
+            List<Unit> units = groups.get(group);
+            whole.add(
+                    new Part(
+                            new CellId("group-" + (group + 1)),
+                            volts.getAsDouble(),
+                            units.stream().mapToDouble(Unit::ampHours).sum(),
+                            1 / units.stream().mapToDouble(unit -> 1 / unit.ohms()).sum()));
+        }
+        return judged(whole);
+    }
+
+    private Optional<JoinCheck.Verdict> judged(List<Part> parts) {
+        return parts.isEmpty()
+                ? Optional.empty()
+                : Optional.of(JoinCheck.of(parts, RestCurve.of(chemistry)));
     }
 
     /// The steps of building it.

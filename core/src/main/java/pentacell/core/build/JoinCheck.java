@@ -3,6 +3,7 @@ package pentacell.core.build;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
 import pentacell.core.circuit.RestCurve;
@@ -22,6 +23,9 @@ public final class JoinCheck {
 
     /// No more apart may be joined when each has a fuse (common practice).
     public static final double MOST_FUSED_VOLTS = 0.15;
+
+    /// What a cell takes or gives for a moment, of its capacity an hour (common practice).
+    public static final double MOST_AN_HOUR = 1;
 
     private static final int BISECTIONS = 60;
 
@@ -57,7 +61,12 @@ public final class JoinCheck {
     ///
     /// @param firstAmps it gives at the first moment; below 0 what it takes
     /// @param milliampHours it gives until all rest; below 0 what it takes
-    public record Flow(Part part, double firstAmps, double milliampHours) {}
+    public record Flow(Part part, double firstAmps, double milliampHours) {
+        /// Whether that is more than a cell should take or give.
+        public boolean isTooMuch() {
+            return Math.abs(firstAmps) > MOST_AN_HOUR * part.ampHours() * (1 + 1e-9);
+        }
+    }
 
     /// One that is to be brought nearer first.
     ///
@@ -92,6 +101,14 @@ public final class JoinCheck {
         /// The largest current at the first moment, in A.
         public double mostAmps() {
             return flows.stream().mapToDouble(flow -> Math.abs(flow.firstAmps())).max().orElse(0);
+        }
+
+        /// The cell that is worked hardest at the first moment, when that is more than it should
+        /// take.
+        public Optional<Flow> tooMuch() {
+            return flows.stream()
+                    .filter(Flow::isTooMuch)
+                    .max(Comparator.comparingDouble(flow -> Math.abs(flow.firstAmps())));
         }
 
         /// Whether they may be joined as they are.

@@ -59,6 +59,7 @@ final class JoiningTest {
         assertEquals(withFuses, verdict.mayJoin(true));
         // ΔV ÷ (R1 + R2) (Ohm, by hand)
         assertEquals((high - low) / 0.1, verdict.mostAmps(), 1e-9);
+        assertEquals((high - low) / 0.1 > 2 + 1e-6, verdict.tooMuch().isPresent(), "2 Ah take 2 A");
     }
 
     @RepeatedTest(50)

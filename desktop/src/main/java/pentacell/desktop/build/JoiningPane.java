@@ -14,10 +14,7 @@ import pentacell.core.assembly.Joining;
 import pentacell.core.build.BalancePlan;
 import pentacell.core.build.BuiltPack;
 import pentacell.core.build.JoinCheck;
-import pentacell.core.build.JoinCheck.Part;
 import pentacell.core.build.JoinCheck.Verdict;
-import pentacell.core.cell.CellId;
-import pentacell.core.circuit.RestCurve;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.ControlRow;
@@ -122,7 +119,7 @@ final class JoiningPane extends VBox {
                 .measured("Spread / mV", Quantity.MILLIVOLTS, Row::spreadMillivolts)
                 .measured("Flows first / A", Quantity.CURRENT, Row::amps)
                 .measured("In all / mAh", Quantity.CAPACITY, Row::milliampHours)
-                .sentence("", row -> words(row))
+                .sentence("", this::words)
                 .inThisOrder();
         for (NumberField each : List.of(supply, end))
             each.field().textProperty().subscribe(text -> showHours());
@@ -179,47 +176,39 @@ final class JoiningPane extends VBox {
     }
 
     private static List<Row> rows(BuiltPack pack) {
-        RestCurve curve = RestCurve.of(pack.chemistry());
         List<Row> rows = new ArrayList<>();
-        List<Part> whole = new ArrayList<>();
-        for (int group = 0; group < pack.groups().size(); group++) {
-            List<Part> parts = pack.parts(group);
+        int series = pack.groups().size();
+        for (int group = 0; group < series; group++)
             rows.add(
-                    new Row(
+                    row(
                             "Group " + (group + 1),
-                            parts.size(),
                             pack.groups().get(group).size(),
-                            verdict(parts, curve)));
-            OptionalDouble volts = pack.groupVolts(group);
-            if (volts.isPresent())
-                whole.add(
-                        new Part(
-                                new CellId("group-" + (group + 1)),
-                                volts.getAsDouble(),
-                                pack.groups().get(group).stream()
-                                        .mapToDouble(BuiltPack.Unit::ampHours)
-                                        .sum(),
-                                1
-                                        / pack.groups().get(group).stream()
-                                                .mapToDouble(unit -> 1 / unit.ohms())
-                                                .sum()));
-        }
-        if (pack.groups().size() > 1)
-            rows.add(
-                    new Row(
-                            "Group beside group",
-                            whole.size(),
-                            pack.groups().size(),
-                            verdict(whole, curve)));
+                            pack.joiningCells(group)));
+        if (series > 1) rows.add(row("Group beside group", series, pack.joiningGroups()));
         return rows;
     }
 
-    private static Optional<Verdict> verdict(List<Part> parts, RestCurve curve) {
-        return parts.isEmpty() ? Optional.empty() : Optional.of(JoinCheck.of(parts, curve));
+    private static Row row(String name, int of, Optional<Verdict> verdict) {
+        return new Row(name, verdict.map(each -> each.flows().size()).orElse(0), of, verdict);
     }
 
-    private static String words(Row row) {
+    private String words(Row row) {
         if (row.verdict().isEmpty()) return "not read yet";
+        Verdict verdict = row.verdict().get();
+        OptionalDouble fuse =
+                model.builtProperty()
+                        .get()
+                        .map(BuiltPack::cellFuseAmps)
+                        .orElse(OptionalDouble.empty());
+        if (fuse.isPresent() && verdict.mostAmps() > fuse.getAsDouble())
+            return "■ the fuse on a cell would open, at %s"
+                    .formatted(Quantity.CURRENT.text(fuse.getAsDouble(), 1));
+        Optional<JoinCheck.Flow> tooMuch = verdict.tooMuch();
+        if (tooMuch.isPresent() && verdict.mayJoin(false))
+            return "▲ %s for a moment is more than %s should take"
+                    .formatted(
+                            Quantity.CURRENT.text(Math.abs(tooMuch.get().firstAmps())),
+                            tooMuch.get().part().id());
         return switch (row.verdict().get().level()) {
             case GOOD -> row.read() < row.of() ? "good as far as read" : "join them";
             case MAY -> "may be joined; a little flows";
