@@ -11,8 +11,8 @@ import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
-import pentacell.core.build.BuiltPack;
 import pentacell.core.build.PackCurrents;
+import pentacell.core.build.PackToBuild;
 import pentacell.core.circuit.Network;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.pack.Packs;
@@ -131,13 +131,8 @@ final class NetworkCommand implements Callable<Integer> {
             errors.println(refused.getMessage());
             return Optional.empty();
         }
-        BuiltPack.Asked asked =
-                new BuiltPack.Asked(
-                        OptionalDouble.of(amps),
-                        BuiltPack.Asked.NOTHING.ends(),
-                        BuiltPack.Asked.NOTHING.patterns(),
-                        BuiltPack.Asked.NOTHING.takeOff());
-        Optional<BuiltPack> built = BuiltPack.of(state, JudgedStock.of(state), name, asked);
+        PackToBuild.Asked asked = PackToBuild.Asked.NOTHING.at(OptionalDouble.of(amps));
+        Optional<PackToBuild> built = PackToBuild.of(state, JudgedStock.of(state), name, asked);
         Optional<PackCurrents.Circuit> circuit = built.flatMap(known -> known.circuit(celsius));
         if (circuit.isEmpty())
             errors.println(

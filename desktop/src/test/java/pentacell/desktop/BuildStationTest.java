@@ -156,7 +156,7 @@ final class BuildStationTest {
             Spot first = new Spot(0, 0);
             assertEquals(
                     1,
-                    layout(bench).standers().group(first).orElseThrow(),
+                    layout(bench).cansByPlace().group(first).orElseThrow(),
                     "a can of group 2 stands there now");
             bench.await(
                     "it is said that groups lie in pieces",

@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -15,13 +14,20 @@ import pentacell.core.assembly.MeterPoint;
 import pentacell.core.assembly.Ticked;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.BuildStep;
-import pentacell.core.build.BuiltPack;
 import pentacell.core.build.Face;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackCurrents.Flowing;
+import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapVerdict;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.need.Chosen;
+import pentacell.core.need.Need;
+import pentacell.core.need.Planned;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 
 /// The book of a pack: what it is and why, both faces, what flows, steps with their dates, the plug
@@ -33,7 +39,7 @@ import pentacell.core.unit.Quantity;
 /// @param cells every cell with its history
 /// @param date the day, in words
 public record BuildBook(
-        BuiltPack built,
+        PackToBuild built,
         Optional<Arrangement> arrangement,
         List<String> why,
         List<CellLine> cells,
@@ -62,6 +68,74 @@ public record BuildBook(
             OptionalDouble milliohms,
             OptionalDouble volts,
             String history) {}
+
+    /// The book of a pack as it stands.
+    ///
+    /// @param state the workshop, for the history of its cells
+    /// @param date the day, in words
+    public static BuildBook of(
+            PackToBuild built,
+            Optional<Arrangement> arrangement,
+            WorkshopState state,
+            String date,
+            ZoneId zone) {
+        List<CellLine> cells = new ArrayList<>();
+        for (int group = 0; group < built.groups().size(); group++) {
+            int can = 0;
+            for (PackToBuild.Unit unit : built.groups().get(group)) {
+                Optional<CellRecord> cell = Cells.of(state).cell(unit.id());
+                cells.add(
+                        new CellLine(
+                                unit.id(),
+                                group + 1,
+                                arrangement.isPresent()
+                                        ? arrangement.get().layout().places().get(group).get(can)
+                                                + ""
+                                        : "–",
+                                cell.map(CellRecord::milliampHours).orElse(OptionalDouble.empty()),
+                                cell.map(CellRecord::milliohms).orElse(OptionalDouble.empty()),
+                                unit.volts(),
+                                cell.map(BuildBook::history).orElse("")));
+                can += unit.cans();
+            }
+        }
+        return new BuildBook(
+                built,
+                arrangement,
+                built.planned().map(BuildBook::why).orElse(List.of()),
+                cells,
+                date,
+                zone);
+    }
+
+    private static List<String> why(Planned planned) {
+        Need need = planned.need();
+        List<String> why = new ArrayList<>();
+        why.add(
+                "For a device that runs from %s to %s, %s steady and %s at its peak."
+                        .formatted(
+                                Quantity.VOLTAGE.text(need.window().lowTripVolts(), 1),
+                                Quantity.VOLTAGE.text(need.window().highTripVolts(), 1),
+                                Quantity.POWER.text(need.steadyFromPack()),
+                                Quantity.POWER.text(need.peakFromPack())));
+        if (need.hours().isPresent())
+            why.add(
+                    "Wanted for %s; planned as %s."
+                            .formatted(
+                                    Quantity.HOURS.text(need.hours().getAsDouble()),
+                                    planned.chosen()
+                                            .map(Chosen::arrangement)
+                                            .orElse("nothing yet")));
+        return why;
+    }
+
+    private static String history(CellRecord cell) {
+        List<String> words = new ArrayList<>();
+        cell.donor().ifPresent(donor -> words.add("from " + donor));
+        cell.model().ifPresent(words::add);
+        words.add(Count.of(cell.lifeLine().size(), "entry", "entries"));
+        return String.join(", ", words);
+    }
 
     /// As PDF.
     public byte[] pdf(Paper paper) throws IOException {
@@ -149,21 +223,15 @@ public record BuildBook(
                 pages.regular(),
                 10,
                 Sheet.MARGIN,
-                "At %s the conductors lose %s, the hardest worked can carries %s of its share."
+                "At %s the conductors lose %s, the hardest-worked can carries %s times its share."
                         .formatted(
                                 Quantity.CURRENT.text(now.amps()),
                                 Quantity.POWER.text(now.conductorWatts(), 2),
                                 Quantity.RATIO.text(now.worstShare(), 2)));
-        List<Flowing> worst =
-                now.links().stream()
-                        .sorted(
-                                Comparator.comparingDouble(
-                                        each -> -Math.abs(each.amps()) / each.allowedAmps()))
-                        .limit(MOST_CONDUCTORS)
-                        .toList();
         Columns columns = new Columns(pages, 0, 110, 170, 310, 380, 450);
         columns.row(true, "conductor", "face", "from", "A", "allowed / A", "mV");
-        for (Flowing each : worst)
+        List<Flowing> busiest = now.busiestFirst();
+        for (Flowing each : busiest.subList(0, Math.min(MOST_CONDUCTORS, busiest.size())))
             columns.row(
                     false,
                     each.link().kind().words(),

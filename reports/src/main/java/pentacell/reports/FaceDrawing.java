@@ -1,15 +1,14 @@
 package pentacell.reports;
 
 import java.io.IOException;
-import java.util.HashSet;
 import java.util.Optional;
-import java.util.Set;
+import pentacell.core.assembly.CansByPlace;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.Standers;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.Face;
+import pentacell.core.build.JointMark;
 import pentacell.core.build.Link;
 import pentacell.core.build.PackCurrents.Flowing;
 import pentacell.core.cell.CellFormat;
@@ -69,29 +68,34 @@ final class FaceDrawing {
     }
 
     private double x(Spot spot) {
-        double radius = format.diameterMillimetres() / 2;
-        double along = layout().grid().alongMillimetres(spot) + radius;
-        return left + points * (face == Face.TOP ? along : arrangement.lengthMillimetres() - along);
+        return x(layout().grid().alongMillimetres(spot));
     }
 
     private double y(Spot spot) {
-        return top
-                + points
-                        * (layout().grid().acrossMillimetres(spot)
-                                + format.diameterMillimetres() / 2);
+        return y(layout().grid().acrossMillimetres(spot));
+    }
+
+    /// @param alongMillimetres from the middle of the first can
+    private double x(double alongMillimetres) {
+        double along = alongMillimetres + format.diameterMillimetres() / 2;
+        return left + points * (face == Face.TOP ? along : arrangement.lengthMillimetres() - along);
+    }
+
+    private double y(double acrossMillimetres) {
+        return top + points * (acrossMillimetres + format.diameterMillimetres() / 2);
     }
 
     private void cans() throws IOException {
         Grid grid = layout().grid();
-        Standers standers = layout().standers();
+        CansByPlace placed = layout().cansByPlace();
         double radius = format.diameterMillimetres() / 2 * points;
         for (int row = 0; row < grid.rows(); row++)
             for (int column = 0; column < grid.columns(); column++) {
                 Spot spot = new Spot(column, row);
-                Optional<Standers.Stander> stander = standers.at(spot);
-                plate.disc(stander.isPresent() ? 0.9 : 0.35, x(spot), y(spot), radius);
+                Optional<CansByPlace.PlacedCan> can = placed.at(spot);
+                plate.disc(can.isPresent() ? 0.9 : 0.35, x(spot), y(spot), radius);
                 plate.disc(
-                        stander.isPresent() && stander.get().group() % 2 == 1 ? 0.12 : 0,
+                        can.isPresent() && can.get().group() % 2 == 1 ? 0.12 : 0,
                         x(spot),
                         y(spot),
                         radius - Math.max(0.5, 0.02 * radius));
@@ -138,36 +142,13 @@ final class FaceDrawing {
     }
 
     private void joints() throws IOException {
-        if (arrangement.currents().isEmpty()) return;
-        Set<Integer> done = new HashSet<>();
-        for (Flowing first : arrangement.currents().get().links()) {
-            Link link = first.link();
-            boolean isJoint = link.kind() == Link.Kind.SERIES || link.kind() == Link.Kind.LEAD;
-            if (link.face() != face || !isJoint || !done.add(link.joint())) continue;
-            double x = 0;
-            double y = 0;
-            int count = 0;
-            for (Flowing each : arrangement.currents().get().links()) {
-                Link other = each.link();
-                if (other.joint() != link.joint() || other.kind() != link.kind()) continue;
-                x += x(other.from()) + x(other.to());
-                y += y(other.from()) + y(other.to());
-                count += 2;
-            }
-            double size = 0.2 * format.diameterMillimetres() * points;
-            plate.disc(1, x / count, y / count, size);
-            plate.disc(0, x / count, y / count, 0.86 * size);
-            plate.text(
-                    Plate.Anchor.MIDDLE,
-                    true,
-                    1.3 * size,
-                    x / count,
-                    y / count + 0.45 * size,
-                    link.joint() == 0
-                            ? "−"
-                            : link.joint() == layout().places().size()
-                                    ? "+"
-                                    : String.valueOf(link.joint()));
+        double size = 0.2 * format.diameterMillimetres() * points;
+        for (JointMark mark : JointMark.of(arrangement, face)) {
+            double x = x(mark.alongMillimetres());
+            double y = y(mark.acrossMillimetres());
+            plate.disc(1, x, y, size);
+            plate.disc(0, x, y, 0.86 * size);
+            plate.text(Plate.Anchor.MIDDLE, true, 1.3 * size, x, y + 0.45 * size, mark.name());
         }
     }
 }

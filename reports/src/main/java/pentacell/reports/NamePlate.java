@@ -2,10 +2,14 @@ package pentacell.reports;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
+import pentacell.core.build.PackToBuild;
+import pentacell.core.unit.Quantity;
 
 /// The plate that a pack carries.
 ///
@@ -14,10 +18,51 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 /// @param warning what stands at its foot
 public record NamePlate(String name, List<String> lines, String warning) {
     private static final float POINTS_A_MILLIMETRE = 72f / 25.4f;
+    private static final String SALVAGED =
+            "Salvaged cells. Charge only as stated above, and not unwatched.";
     private static final float LEAST_TYPE = 3.5f;
 
     public NamePlate {
         lines = List.copyOf(lines);
+    }
+
+    /// What the plate of a pack says.
+    ///
+    /// @param builder who built it; empty for nobody named
+    /// @param wording a line of one's own; empty for none
+    /// @param date the day, in words
+    public static NamePlate of(PackToBuild pack, String builder, String wording, String date) {
+        int series = pack.groups().size();
+        double nominal = series * pack.chemistry().nominalVolts();
+        String full = Quantity.VOLTAGE.text(series * pack.chemistry().chargeLimitVolts(), 1);
+        OptionalDouble charger = pack.chargerAmps();
+        List<String> lines = new ArrayList<>();
+        lines.add(
+                "%s · %s · %s · %s"
+                        .formatted(
+                                pack.pack().rules().arrangement(),
+                                Quantity.VOLTAGE.text(nominal, 1),
+                                Quantity.CHARGE.text(pack.leastAmpHours(), 1),
+                                Quantity.ENERGY.text(nominal * pack.leastAmpHours(), 0)));
+        lines.add(
+                "%s · full %s, empty %s"
+                        .formatted(
+                                pack.chemistry().words(),
+                                full,
+                                Quantity.VOLTAGE.text(pack.wires().emptyVolts(), 1)));
+        lines.add(
+                "steady %s, fuse %s, charge to %s%s"
+                        .formatted(
+                                Quantity.CURRENT.text(pack.wires().steadyAmps(), 1),
+                                Quantity.CURRENT.text(pack.wires().mainFuseAmps(), 0),
+                                full,
+                                charger.isPresent()
+                                        ? " at up to "
+                                                + Quantity.CURRENT.text(charger.getAsDouble(), 1)
+                                        : ""));
+        lines.add(builder.isBlank() ? date : date + " · " + builder.strip());
+        if (!wording.isBlank()) lines.add(wording.strip());
+        return new NamePlate(pack.pack().name(), lines, SALVAGED);
     }
 
     /// How large it is.

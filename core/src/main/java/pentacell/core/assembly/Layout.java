@@ -44,8 +44,8 @@ public record Layout(Grid grid, List<List<Spot>> places, TakeOff takeOff) {
     }
 
     /// What stands at each place.
-    public Standers standers() {
-        return new Standers(this);
+    public CansByPlace cansByPlace() {
+        return new CansByPlace(this);
     }
 
     /// The same with another way for the leads.
@@ -130,12 +130,12 @@ public record Layout(Grid grid, List<List<Spot>> places, TakeOff takeOff) {
 
     /// The places that are empty.
     public List<Spot> blanks() {
-        Standers standers = standers();
+        CansByPlace placed = cansByPlace();
         List<Spot> empty = new ArrayList<>();
         for (int row = 0; row < grid.rows(); row++)
             for (int column = 0; column < grid.columns(); column++) {
                 Spot spot = new Spot(column, row);
-                if (standers.group(spot).isEmpty()) empty.add(spot);
+                if (placed.group(spot).isEmpty()) empty.add(spot);
             }
         return empty;
     }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.unit.Middle;
@@ -162,13 +161,16 @@ public final class JoinCheck {
 
     private static double settled(
             List<Part> parts, RestCurve curve, double lowest, double highest) {
+        double whole = parts.stream().mapToDouble(Part::ampHours).sum();
+        double held =
+                parts.stream()
+                        .mapToDouble(each -> each.ampHours() * curve.share(each.volts()))
+                        .sum();
         double low = lowest;
         double high = highest;
         for (int i = 0; i < BISECTIONS; i++) {
             double middle = (low + high) / 2;
-            double left = 0;
-            for (Part each : parts) left += held(each, each.volts(), middle, curve);
-            if (left > 0) low = middle;
+            if (whole * curve.share(middle) < held) low = middle;
             else high = middle;
         }
         return (low + high) / 2;
@@ -186,10 +188,5 @@ public final class JoinCheck {
                 .map(each ->
                         new Bring(each, middle, -1000 * held(each, each.volts(), middle, curve)))
                 .toList();
-    }
-
-    /// What flows between two at the first moment, in A: ΔV ÷ (R1 + R2).
-    public static OptionalDouble betweenTwo(Part one, Part other) {
-        return OptionalDouble.of((one.volts() - other.volts()) / (one.ohms() + other.ohms()));
     }
 }

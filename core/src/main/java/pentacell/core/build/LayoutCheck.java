@@ -8,10 +8,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
+import pentacell.core.assembly.CansByPlace;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.Standers;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
@@ -38,12 +38,12 @@ public final class LayoutCheck {
 
     /// Touching pairs between each group and the next.
     public static List<Integer> bridges(Layout layout) {
-        Standers standers = layout.standers();
+        CansByPlace placed = layout.cansByPlace();
         int[] counts = new int[Math.max(0, layout.places().size() - 1)];
         for (int group = 0; group < counts.length; group++)
             for (Spot spot : layout.places().get(group))
                 for (Spot other : layout.grid().beside(spot))
-                    if (standers.group(other).equals(OptionalInt.of(group + 1))) counts[group]++;
+                    if (placed.group(other).equals(OptionalInt.of(group + 1))) counts[group]++;
         return Arrays.stream(counts).boxed().toList();
     }
 
@@ -108,11 +108,12 @@ public final class LayoutCheck {
     /// Leads must leave at the rim.
     private static void leads(Layout layout, List<LayoutRemark> remarks) {
         int last = layout.places().size() - 1;
+        CansByPlace placed = layout.cansByPlace();
         for (int joint : new int[] {0, last + 1}) {
             int group = joint == 0 ? 0 : last;
             boolean isAtRim =
                     PackLinks.outerEdge(layout, joint).stream()
-                            .anyMatch(spot -> isAtRim(layout, spot));
+                            .anyMatch(spot -> isAtRim(layout.grid(), placed, spot));
             if (!isAtRim)
                 remarks.add(
                         new LayoutRemark(
@@ -123,13 +124,11 @@ public final class LayoutCheck {
         }
     }
 
-    private static boolean isAtRim(Layout layout, Spot spot) {
-        Grid grid = layout.grid();
-        Standers standers = layout.standers();
+    private static boolean isAtRim(Grid grid, CansByPlace placed, Spot spot) {
         int whole = grid.pattern() == Grid.Pattern.SQUARE ? 4 : 6;
         List<Spot> beside = grid.beside(spot);
         return beside.size() < whole
-                || beside.stream().anyMatch(each -> standers.group(each).isEmpty());
+                || beside.stream().anyMatch(each -> placed.group(each).isEmpty());
     }
 
     private static void box(Layout layout, LayoutWish wish, List<LayoutRemark> remarks) {
@@ -166,12 +165,12 @@ public final class LayoutCheck {
 
     /// Pairs of cans side by side whose faces lie three groups' voltage or more apart.
     public static List<List<Spot>> toInsulate(Layout layout, Face face) {
-        Standers standers = layout.standers();
+        CansByPlace placed = layout.cansByPlace();
         List<List<Spot>> pairs = new ArrayList<>();
         for (int group = 0; group < layout.places().size(); group++)
             for (Spot spot : layout.places().get(group))
                 for (Spot other : layout.grid().beside(spot)) {
-                    OptionalInt neighbour = standers.group(other);
+                    OptionalInt neighbour = placed.group(other);
                     if (neighbour.isEmpty() || neighbour.getAsInt() <= group) continue;
                     int apart = Joint.of(neighbour.getAsInt(), face) - Joint.of(group, face);
                     if (Math.abs(apart) >= FAR_IN_STRING) pairs.add(List.of(spot, other));
@@ -182,12 +181,12 @@ public final class LayoutCheck {
     private static void insulation(Layout layout, List<LayoutRemark> remarks) {
         int most = 0;
         int pairs = 0;
-        Standers standers = layout.standers();
+        CansByPlace placed = layout.cansByPlace();
         for (Face face : Face.values())
             for (List<Spot> pair : toInsulate(layout, face)) {
                 pairs++;
-                int one = standers.group(pair.get(0)).orElseThrow();
-                int other = standers.group(pair.get(1)).orElseThrow();
+                int one = placed.group(pair.get(0)).orElseThrow();
+                int other = placed.group(pair.get(1)).orElseThrow();
                 most = Math.max(most, Math.abs(Joint.of(one, face) - Joint.of(other, face)));
             }
         if (pairs > 0)
@@ -195,9 +194,12 @@ public final class LayoutCheck {
                     new LayoutRemark(
                             LayoutRemark.Kind.CAUTION,
                             List.of(),
-                            "%s of cans lie side by side with up to %s between them: a wall of insulation goes there"
+                            "%s side by side with the voltage of up to %s between them: a wall of insulation goes there"
                                     .formatted(
-                                            Count.of(pairs, "pair", "pairs"),
+                                            Count.of(
+                                                    pairs,
+                                                    "pair of cans lies",
+                                                    "pairs of cans lie"),
                                             Count.of(most, "group", "groups"))));
     }
 }

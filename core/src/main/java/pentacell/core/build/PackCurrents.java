@@ -2,10 +2,7 @@ package pentacell.core.build;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.UnaryOperator;
 import pentacell.core.assembly.Layout;
@@ -66,9 +63,14 @@ public record PackCurrents(
             return Math.abs(amps * volts);
         }
 
+        /// What it carries as a part of what it may.
+        public double usedShare() {
+            return Math.abs(amps) / allowedAmps;
+        }
+
         /// Whether it carries more than it may.
         public boolean isHot() {
-            return Math.abs(amps) > allowedAmps * (1 + 1e-9);
+            return usedShare() > 1 + 1e-9;
         }
     }
 
@@ -266,35 +268,16 @@ public record PackCurrents(
                 .sum();
     }
 
-    /// The pieces that carry more than they may, the worst first.
-    public List<Flowing> hot() {
+    /// All pieces, those that come nearest to what they may carry, or pass it, first.
+    public List<Flowing> busiestFirst() {
         return links.stream()
-                .filter(Flowing::isHot)
-                .sorted(
-                        Comparator.comparingDouble((Flowing each) ->
-                                        Math.abs(each.amps()) / each.allowedAmps())
-                                .reversed())
+                .sorted(Comparator.comparingDouble(Flowing::usedShare).reversed())
                 .toList();
     }
 
-    /// The can that carries most of its group, when any carries something.
-    public Optional<Can> hardestWorked() {
-        return cans.stream()
-                .flatMap(List::stream)
-                .filter(can -> !Double.isNaN(can.share()))
-                .max(Comparator.comparingDouble(Can::share));
-    }
-
-    /// What a meter reads over the pieces that link two groups, in V: the largest loss of one.
-    ///
-    /// @return by joint
-    public Map<Integer, Double> seriesDrops() {
-        Map<Integer, Double> drops = new HashMap<>();
-        links.stream()
-                .filter(each -> each.link().kind() == Link.Kind.SERIES)
-                .forEach(each ->
-                        drops.merge(each.link().joint(), Math.abs(each.volts()), Math::max));
-        return drops;
+    /// The pieces that carry more than they may, the worst first.
+    public List<Flowing> hot() {
+        return busiestFirst().stream().takeWhile(Flowing::isHot).toList();
     }
 
     /// Strip used, in m, every layer counted.

@@ -7,10 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.function.ToDoubleFunction;
+import pentacell.core.assembly.CansByPlace;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.Standers;
 import pentacell.core.assembly.TakeOff;
 import pentacell.core.build.Link.Kind;
 import pentacell.core.conductor.Conductor;
@@ -20,13 +20,13 @@ import pentacell.core.conductor.Conductor;
 final class PackLinks {
     private final Layout layout;
     private final WiringParts parts;
-    private final Standers standers;
+    private final CansByPlace placed;
     private final List<Link> links = new ArrayList<>();
 
     private PackLinks(Layout layout, WiringParts parts) {
         this.layout = layout;
         this.parts = parts;
-        standers = layout.standers();
+        placed = layout.cansByPlace();
     }
 
     /// One layer of each, top face first.
@@ -42,7 +42,7 @@ final class PackLinks {
         for (int group = 0; group < layout.places().size(); group++)
             for (Spot spot : layout.places().get(group))
                 for (Spot other : layout.grid().beside(spot)) {
-                    OptionalInt neighbour = standers.group(other);
+                    OptionalInt neighbour = placed.group(other);
                     if (neighbour.isEmpty() || isBefore(other, spot)) continue;
                     int joint = Joint.of(group, face);
                     if (joint != Joint.of(neighbour.getAsInt(), face)) continue;

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
@@ -175,7 +176,7 @@ final class LayoutTest {
         // joint 1 is on top, joint 2 below, for groups alternate
         assertEquals(Face.TOP, series(now, 1).link().face());
         assertEquals(Face.BOTTOM, series(now, 2).link().face());
-        assertEquals(2 * link, now.seriesDrops().getOrDefault(1, 0.0), 1e-9);
+        assertEquals(2 * link, Math.abs(series(now, 1).volts()), 1e-9);
     }
 
     private static PackCurrents.Flowing series(PackCurrents now, int joint) {
@@ -203,7 +204,12 @@ final class LayoutTest {
         PackCurrents middle = electric.solve(block.with(TakeOff.MIDDLE));
         assertTrue(corner.worstShare() > middle.worstShare());
         assertTrue(middle.worstShare() > edge.worstShare());
-        assertEquals(0, corner.hardestWorked().orElseThrow().spot().row(), "where the leads are");
+        PackCurrents.Can hardest =
+                corner.cans().stream()
+                        .flatMap(List::stream)
+                        .max(Comparator.comparingDouble(PackCurrents.Can::share))
+                        .orElseThrow();
+        assertEquals(0, hardest.spot().row(), "where the leads are");
         assertTrue(corner.conductorWatts() > edge.conductorWatts());
         List<TakeOffs.Compared> all = TakeOffs.of(block, electric);
         assertEquals(TakeOff.EDGE, all.get(0).takeOff());
@@ -317,7 +323,7 @@ final class LayoutTest {
                 List.of(List.of(new Spot(0, 0), new Spot(0, 1))),
                 pairs(folded, 5),
                 "their ends on a face lie four joints apart and more");
-        assertEquals(OptionalInt.of(5), folded.standers().group(new Spot(0, 1)));
+        assertEquals(OptionalInt.of(5), folded.cansByPlace().group(new Spot(0, 1)));
         assertTrue(
                 LayoutCheck.of(
                                 folded,
@@ -332,8 +338,8 @@ final class LayoutTest {
     private static List<List<Spot>> pairs(Layout layout, int least) {
         return LayoutCheck.toInsulate(layout, Face.TOP).stream()
                 .filter(pair -> {
-                    int one = layout.standers().group(pair.get(0)).orElseThrow();
-                    int other = layout.standers().group(pair.get(1)).orElseThrow();
+                    int one = layout.cansByPlace().group(pair.get(0)).orElseThrow();
+                    int other = layout.cansByPlace().group(pair.get(1)).orElseThrow();
                     return Math.abs(one - other) >= least;
                 })
                 .toList();
@@ -347,7 +353,10 @@ final class LayoutTest {
                         wish(sizes, Optional.empty(), LayoutWish.Ends.ANYWHERE),
                         electric(sizes, 100, 0.05),
                         afterOne());
-        assertFalse(all.isEmpty());
+        assertEquals(1, all.size(), "stopped after the first");
+        assertEquals(sizes, all.get(0).layout().groupSizes());
+        assertTrue(all.get(0).canBeBuilt(), all.get(0).words());
+        balances(all.get(0).currents().orElseThrow());
     }
 
     /// Stops a search when one layout is solved.

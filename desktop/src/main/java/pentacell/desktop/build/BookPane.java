@@ -8,23 +8,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
-import pentacell.core.assembly.Layout;
-import pentacell.core.build.Arrangement;
-import pentacell.core.build.BuiltPack;
-import pentacell.core.cell.CellRecord;
-import pentacell.core.cell.Cells;
-import pentacell.core.need.Need;
-import pentacell.core.need.Planned;
-import pentacell.core.state.WorkshopState;
-import pentacell.core.unit.Count;
-import pentacell.core.unit.Quantity;
+import pentacell.core.build.PackToBuild;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.ControlRow;
@@ -154,7 +144,7 @@ final class BookPane extends VBox {
         return button;
     }
 
-    private void show(Optional<BuiltPack> built) {
+    private void show(Optional<PackToBuild> built) {
         ofPack.forEach(each -> each.setDisable(built.isEmpty()));
         ofLayout.forEach(each -> each.setDisable(model.laidOut().isEmpty()));
         meaning.setText(
@@ -167,10 +157,12 @@ final class BookPane extends VBox {
                                                 model.packProperty().get(),
                                                 built.get().pack().rules().arrangement()));
         plateLines.setText(
-                built.isEmpty() ? "" : String.join("\n", plate().lines()) + "\n" + warning());
+                built.isEmpty()
+                        ? ""
+                        : String.join("\n", plate().lines()) + "\n" + plate().warning());
     }
 
-    private BuiltPack pack() {
+    private PackToBuild pack() {
         return model.builtProperty().get().orElseThrow();
     }
 
@@ -183,120 +175,17 @@ final class BookPane extends VBox {
         return LocalDate.ofInstant(model.desk().now(), ZoneId.systemDefault()).format(DATE);
     }
 
-    private static String warning() {
-        return "Salvaged cells. Charge only as stated above, and not unwatched.";
-    }
-
     private NamePlate plate() {
-        BuiltPack pack = pack();
-        int series = pack.groups().size();
-        double ampHours =
-                pack.groups().stream()
-                        .mapToDouble(
-                                group -> group.stream().mapToDouble(BuiltPack.Unit::ampHours).sum())
-                        .min()
-                        .orElse(0);
-        double nominal = series * pack.chemistry().nominalVolts();
-        List<String> lines = new ArrayList<>();
-        lines.add(
-                "%s · %s · %s · %s"
-                        .formatted(
-                                pack.pack().rules().arrangement(),
-                                Quantity.VOLTAGE.text(nominal, 1),
-                                Quantity.CHARGE.text(ampHours, 1),
-                                Quantity.ENERGY.text(nominal * ampHours, 0)));
-        lines.add(
-                "%s · full %s, empty %s"
-                        .formatted(
-                                pack.chemistry().words(),
-                                Quantity.VOLTAGE.text(
-                                        series * pack.chemistry().chargeLimitVolts(), 1),
-                                Quantity.VOLTAGE.text(pack.wires().emptyVolts(), 1)));
-        lines.add(
-                "steady %s, fuse %s, charge to %s%s"
-                        .formatted(
-                                Quantity.CURRENT.text(pack.wires().steadyAmps(), 1),
-                                Quantity.CURRENT.text(pack.wires().mainFuseAmps(), 0),
-                                Quantity.VOLTAGE.text(
-                                        series * pack.chemistry().chargeLimitVolts(), 1),
-                                pack.chargerAmps().isPresent()
-                                        ? " at up to "
-                                                + Quantity.CURRENT.text(
-                                                        pack.chargerAmps().getAsDouble(), 1)
-                                        : ""));
-        lines.add(
-                builder.getText().isBlank()
-                        ? today()
-                        : today() + " · " + builder.getText().strip());
-        if (!wording.getText().isBlank()) lines.add(wording.getText().strip());
-        return new NamePlate(model.packProperty().get(), lines, warning());
+        return NamePlate.of(pack(), builder.getText(), wording.getText(), today());
     }
 
     private byte[] book() throws Exception {
-        BuiltPack pack = pack();
-        Optional<Arrangement> laidOut = model.laidOut();
-        return new BuildBook(
-                        pack,
-                        laidOut,
-                        pack.planned().map(BookPane::why).orElse(List.of()),
-                        cells(pack, laidOut),
+        return BuildBook.of(
+                        pack(),
+                        model.laidOut(),
+                        model.desk().ledger().state(),
                         today(),
                         ZoneId.systemDefault())
                 .pdf(paper.getValue());
-    }
-
-    private static List<String> why(Planned planned) {
-        Need need = planned.need();
-        List<String> why = new ArrayList<>();
-        why.add(
-                "For a device that runs from %s to %s, %s steady and %s at its peak."
-                        .formatted(
-                                Quantity.VOLTAGE.text(need.window().lowTripVolts(), 1),
-                                Quantity.VOLTAGE.text(need.window().highTripVolts(), 1),
-                                Quantity.POWER.text(need.steadyFromPack()),
-                                Quantity.POWER.text(need.peakFromPack())));
-        if (need.hours().isPresent())
-            why.add(
-                    "Wanted for %s; planned as %s."
-                            .formatted(
-                                    Quantity.HOURS.text(need.hours().getAsDouble()),
-                                    planned.chosen()
-                                            .map(chosen -> chosen.arrangement())
-                                            .orElse("nothing yet")));
-        return why;
-    }
-
-    private List<BuildBook.CellLine> cells(BuiltPack pack, Optional<Arrangement> laidOut) {
-        WorkshopState state = model.desk().ledger().state();
-        List<BuildBook.CellLine> lines = new ArrayList<>();
-        for (int group = 0; group < pack.groups().size(); group++) {
-            int can = 0;
-            for (BuiltPack.Unit unit : pack.groups().get(group)) {
-                Optional<CellRecord> cell = Cells.of(state).cell(unit.id());
-                Optional<Layout> layout = laidOut.map(Arrangement::layout);
-                int at = can;
-                int in = group;
-                lines.add(
-                        new BuildBook.CellLine(
-                                unit.id(),
-                                group + 1,
-                                layout.map(each -> each.places().get(in).get(at).toString())
-                                        .orElse("–"),
-                                cell.map(CellRecord::milliampHours).orElse(OptionalDouble.empty()),
-                                cell.map(CellRecord::milliohms).orElse(OptionalDouble.empty()),
-                                unit.volts(),
-                                cell.map(BookPane::history).orElse("")));
-                can += unit.cans();
-            }
-        }
-        return lines;
-    }
-
-    private static String history(CellRecord cell) {
-        List<String> words = new ArrayList<>();
-        cell.donor().ifPresent(donor -> words.add("from " + donor));
-        cell.model().ifPresent(words::add);
-        words.add(Count.of(cell.lifeLine().size(), "entry", "entries"));
-        return String.join(", ", words);
     }
 }

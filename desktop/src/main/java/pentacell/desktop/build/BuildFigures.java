@@ -4,8 +4,8 @@ import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import pentacell.core.build.Arrangement;
-import pentacell.core.build.BuiltPack;
 import pentacell.core.build.PackCurrents;
+import pentacell.core.build.PackToBuild;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.FigureRow;
 
@@ -23,7 +23,7 @@ final class BuildFigures {
         return row.node();
     }
 
-    void show(Optional<BuiltPack> built, Optional<Arrangement> shown) {
+    void show(Optional<PackToBuild> built, Optional<Arrangement> shown) {
         arrangement.setText(built.map(each -> each.pack().rules().arrangement()).orElse("–"));
         standing.setText(built.map(each -> each.assembly().standing().words()).orElse("–"));
         Optional<PackCurrents> currents = shown.flatMap(Arrangement::currents);

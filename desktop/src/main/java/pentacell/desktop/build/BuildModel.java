@@ -1,6 +1,5 @@
 package pentacell.desktop.build;
 
-import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -15,9 +14,9 @@ import pentacell.core.assembly.AssemblyFact;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
 import pentacell.core.build.Arrangement;
-import pentacell.core.build.BuiltPack;
 import pentacell.core.build.LayoutSearch;
 import pentacell.core.build.LayoutWish;
+import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TakeOffs;
 import pentacell.core.cell.CellId;
 import pentacell.core.grade.JudgedStock;
@@ -31,7 +30,7 @@ import pentacell.desktop.frame.Job;
 final class BuildModel {
     private final Desk desk;
     private final ReadOnlyObjectWrapper<String> pack = new ReadOnlyObjectWrapper<>("");
-    private final ReadOnlyObjectWrapper<Optional<BuiltPack>> built =
+    private final ReadOnlyObjectWrapper<Optional<PackToBuild>> built =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<List<Arrangement>> found =
             new ReadOnlyObjectWrapper<>(List.of());
@@ -42,7 +41,7 @@ final class BuildModel {
     private final ReadOnlyBooleanWrapper searching = new ReadOnlyBooleanWrapper();
     private Optional<Arrangement> laidOut = Optional.empty();
     private Optional<Arrangement> lookedAt = Optional.empty();
-    private BuiltPack.Asked asked = BuiltPack.Asked.NOTHING;
+    private PackToBuild.Asked asked = PackToBuild.Asked.NOTHING;
     private Optional<SearchedFor> searchedFor = Optional.empty();
     private Job search = Job.none();
     private int turn;
@@ -53,7 +52,7 @@ final class BuildModel {
     private record SearchedFor(LayoutWish wish, Arrangement.Electric electric) {}
 
     /// What is worked out away from the window's thread.
-    private record Worked(Optional<BuiltPack> built, Optional<Arrangement> laidOut) {}
+    private record Worked(Optional<PackToBuild> built, Optional<Arrangement> laidOut) {}
 
     BuildModel(Desk desk) {
         this.desk = desk;
@@ -65,7 +64,7 @@ final class BuildModel {
     }
 
     /// The pack in hand as it is to be built; empty while none is matched.
-    ReadOnlyObjectProperty<Optional<BuiltPack>> builtProperty() {
+    ReadOnlyObjectProperty<Optional<PackToBuild>> builtProperty() {
         return built.getReadOnlyProperty();
     }
 
@@ -103,14 +102,13 @@ final class BuildModel {
         return laidOut;
     }
 
-    BuiltPack.Asked asked() {
+    PackToBuild.Asked asked() {
         return asked;
     }
 
     /// The packs there are: matched ones.
     List<String> packs() {
-        Set<String> names = new LinkedHashSet<>(Packs.of(desk.ledger().state()).all().keySet());
-        return new ArrayList<>(names);
+        return List.copyOf(Packs.of(desk.ledger().state()).all().keySet());
     }
 
     /// Says whether somebody looks: nothing is worked out while nobody does.
@@ -145,7 +143,7 @@ final class BuildModel {
     }
 
     /// Asks for other layouts, or another current.
-    void ask(BuiltPack.Asked wanted) {
+    void ask(PackToBuild.Asked wanted) {
         if (wanted.equals(asked)) return;
         boolean isOtherLayout = !wanted.takeOff().equals(asked.takeOff());
         asked = wanted;
@@ -163,13 +161,13 @@ final class BuildModel {
         WorkshopState state = desk.ledger().state();
         JudgedStock judged = desk.ledger().judged();
         String name = pack.get();
-        BuiltPack.Asked wanted = asked;
+        PackToBuild.Asked wanted = asked;
         desk.work()
                 .lane("build")
                 .run(
                         () -> {
-                            Optional<BuiltPack> now = BuiltPack.of(state, judged, name, wanted);
-                            return new Worked(now, now.flatMap(BuiltPack::laidOut));
+                            Optional<PackToBuild> now = PackToBuild.of(state, judged, name, wanted);
+                            return new Worked(now, now.flatMap(PackToBuild::laidOut));
                         },
                         done -> {
                             if (number == turn) show(done);
@@ -184,7 +182,7 @@ final class BuildModel {
             shown.set(Optional.empty());
             return;
         }
-        BuiltPack now = done.built().get();
+        PackToBuild now = done.built().get();
         SearchedFor wanted = new SearchedFor(now.wish(), now.electric());
         if (searchedFor.equals(Optional.of(wanted))) look();
         else search(wanted);
@@ -241,14 +239,12 @@ final class BuildModel {
     /// Shows the cell at a place on the card.
     void pick(Spot spot) {
         shown.get()
-                .flatMap(now -> now.layout().standers().at(spot))
-                .ifPresent(stander ->
+                .flatMap(now -> now.layout().cansByPlace().at(spot))
+                .ifPresent(can ->
                         built.get()
                                 .ifPresent(now ->
                                         desk.selection()
-                                                .select(
-                                                        now.cansOf(stander.group())
-                                                                .get(stander.can()))));
+                                                .select(now.cansOf(can.group()).get(can.can()))));
     }
 
     /// Where the cell on the card stands in the layout that is looked at.
@@ -257,7 +253,7 @@ final class BuildModel {
         Set<Spot> places = new LinkedHashSet<>();
         if (cell.isEmpty() || shown.get().isEmpty() || built.get().isEmpty()) return places;
         Layout layout = shown.get().get().layout();
-        BuiltPack now = built.get().get();
+        PackToBuild now = built.get().get();
         for (int group = 0; group < now.groups().size(); group++) {
             List<CellId> cans = now.cansOf(group);
             for (int can = 0; can < cans.size(); can++)

@@ -9,8 +9,8 @@ import java.util.regex.Pattern;
 import pentacell.core.assembly.AssemblyFact;
 import pentacell.core.assembly.MeterPoint;
 import pentacell.core.assembly.TapReading;
-import pentacell.core.build.BuiltPack;
 import pentacell.core.build.Filling;
+import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
@@ -56,7 +56,7 @@ final class BuildQuick implements QuickSource {
     }
 
     private Line line(String text) {
-        Optional<BuiltPack> built = model.builtProperty().get();
+        Optional<PackToBuild> built = model.builtProperty().get();
         if (built.isEmpty()) return new Line.No("no pack is matched");
         String pack = model.packProperty().get();
         String plain = text.strip();
@@ -111,7 +111,7 @@ final class BuildQuick implements QuickSource {
         return cell(plain, built.get());
     }
 
-    private Line cell(String plain, BuiltPack built) {
+    private Line cell(String plain, PackToBuild built) {
         Matcher cell = CELL.matcher(plain);
         String named = cell.matches() ? cell.group(1) : plain;
         if (CellId.problem(named).isPresent()
@@ -121,15 +121,12 @@ final class BuildQuick implements QuickSource {
         if (!cell.matches())
             return model.shownProperty()
                     .get()
-                    .map(now ->
-                            (Line)
-                                    new Line.Where(
-                                            id, built.fill(id, now, java.util.Set.of()).sentence()))
+                    .map(now -> (Line) new Line.Where(id, built.fill(id, now).sentence()))
                     .orElseGet(() -> new Line.No("no layout yet"));
         boolean isOfPack =
                 !(model.shownProperty()
                                 .get()
-                                .map(now -> built.fill(id, now, java.util.Set.of()))
+                                .map(now -> built.fill(id, now))
                                 .orElse(new Filling.NotOfThisPack(id))
                         instanceof Filling.NotOfThisPack);
         if (!isOfPack) return new Line.No(id + " does not belong to this pack");

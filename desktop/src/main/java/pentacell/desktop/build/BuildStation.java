@@ -67,7 +67,7 @@ public final class BuildStation implements Station {
         view.get().show(name);
     }
 
-    /// Packs whose cells are all in the hand and that are not final yet.
+    /// Packs on trial, and those whose cells are all in the hand and that are not final yet.
     @Override
     public ObservableValue<Number> waiting() {
         return desk.ledger().stateProperty().map(state -> ready(state).size());
@@ -77,8 +77,9 @@ public final class BuildStation implements Station {
         List<Pack> ready = new ArrayList<>();
         for (Pack pack : Packs.of(state).all().values()) {
             Standing standing = Assemblies.of(state).assembly(pack.name()).standing();
-            boolean isOpen = standing == Standing.BUILDING || standing == Standing.TRIAL;
-            if (isOpen && pack.picked().size() == pack.cellCount()) ready.add(pack);
+            boolean isPicked = pack.picked().size() == pack.cellCount();
+            if (standing == Standing.TRIAL || standing == Standing.BUILDING && isPicked)
+                ready.add(pack);
         }
         return ready;
     }

@@ -5,6 +5,7 @@ import pentacell.core.build.PackCurrents.Can;
 import pentacell.core.build.PackCurrents.Flowing;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.kit.Sentence;
 
 /// What flows, in words.
 final class CurrentWords {
@@ -13,10 +14,9 @@ final class CurrentWords {
     /// A piece of conductor.
     static String of(Flowing each) {
         Link link = each.link();
-        return "%s%s, %s: %s of %s, %s, %s"
+        return "%s, %s: %s of %s, %s, %s"
                 .formatted(
-                        link.kind().words().substring(0, 1).toUpperCase(java.util.Locale.ROOT),
-                        link.kind().words().substring(1),
+                        Sentence.begin(link.kind().words()),
                         layers(link),
                         Quantity.CURRENT.text(Math.abs(each.amps())),
                         Quantity.CURRENT.text(each.allowedAmps()),

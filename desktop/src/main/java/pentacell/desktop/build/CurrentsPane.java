@@ -3,6 +3,7 @@ package pentacell.desktop.build;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
@@ -11,16 +12,17 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.assembly.Spot;
 import pentacell.core.build.Arrangement;
-import pentacell.core.build.BuiltPack;
 import pentacell.core.build.Link;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackCurrents.Flowing;
+import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TakeOffs;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.NumberField;
+import pentacell.desktop.kit.OnlyWhenSaid;
 import pentacell.desktop.kit.Wrapping;
 
 /// What flows through every can and strip at a load or a charge, with what is hot and what a meter
@@ -32,7 +34,7 @@ final class CurrentsPane extends VBox {
     private final Label meaning = Wrapping.on(new Label());
     private final Label message = Wrapping.on(new Label());
     private final Label leads = Wrapping.on(new Label());
-    private final FacesPicture faces = new FacesPicture(true);
+    private final FacesPicture faces;
     private final NumberField amps;
     private final RadioButton discharge = new RadioButton("Load");
     private final RadioButton charge = new RadioButton("Charge");
@@ -41,6 +43,7 @@ final class CurrentsPane extends VBox {
 
     CurrentsPane(BuildModel model) {
         this.model = model;
+        faces = new FacesPicture(true, model.desk().work().lane("faces"));
         setId("currents-pane");
         getStyleClass().add("plan-pane");
         meaning.setId("currents-meaning");
@@ -79,11 +82,7 @@ final class CurrentsPane extends VBox {
                 .column("Of", each -> CurrentWords.layers(each.link()))
                 .number("A", each -> Quantity.CURRENT.number(Math.abs(each.amps())))
                 .number("Allowed / A", each -> Quantity.CURRENT.number(each.allowedAmps()))
-                .number(
-                        "Used / %",
-                        each ->
-                                Quantity.PERCENT.number(
-                                        100 * Math.abs(each.amps()) / each.allowedAmps(), 0))
+                .number("Used / %", each -> Quantity.PERCENT.number(100 * each.usedShare(), 0))
                 .number(
                         "Reads / mV",
                         each -> Quantity.MILLIVOLTS.number(1000 * Math.abs(each.volts()), 1))
@@ -94,8 +93,7 @@ final class CurrentsPane extends VBox {
         table.getSelectionModel()
                 .selectedItemProperty()
                 .subscribe(each -> {
-                    if (each != null)
-                        faces.mark(java.util.Set.of(each.link().from(), each.link().to()));
+                    if (each != null) faces.mark(Set.of(each.link().from(), each.link().to()));
                 });
         faces.words(this::words);
         faces.onPick(model::pick);
@@ -132,7 +130,7 @@ final class CurrentsPane extends VBox {
             OptionalDouble planned =
                     model.builtProperty()
                             .get()
-                            .map(BuiltPack::chargerAmps)
+                            .map(PackToBuild::chargerAmps)
                             .orElse(OptionalDouble.empty());
             OptionalDouble known = typed.isPresent() ? typed : planned;
             if (known.isEmpty()) {
@@ -141,14 +139,13 @@ final class CurrentsPane extends VBox {
             }
             wanted = OptionalDouble.of(-known.getAsDouble());
         }
-        BuiltPack.Asked asked = model.asked();
-        model.ask(new BuiltPack.Asked(wanted, asked.ends(), asked.patterns(), asked.takeOff()));
+        model.ask(model.asked().at(wanted));
     }
 
     private String words(Spot spot) {
         Optional<Arrangement> now = model.shownProperty().get();
-        return now.flatMap(each -> each.layout().standers().at(spot))
-                .flatMap(stander ->
+        return now.flatMap(each -> each.layout().cansByPlace().at(spot))
+                .flatMap(can ->
                         now.flatMap(Arrangement::currents)
                                 .map(currents ->
                                         "%s, group %d: %s"
@@ -156,22 +153,25 @@ final class CurrentsPane extends VBox {
                                                         model.builtProperty()
                                                                 .get()
                                                                 .map(pack ->
-                                                                        pack.cansOf(stander.group())
-                                                                                .get(stander.can())
+                                                                        pack.cansOf(can.group())
+                                                                                .get(can.can())
                                                                                 .text())
                                                                 .orElse(""),
-                                                        stander.group() + 1,
+                                                        can.group() + 1,
                                                         CurrentWords.of(
                                                                 currents.cans()
-                                                                        .get(stander.group())
-                                                                        .get(stander.can())))))
+                                                                        .get(can.group())
+                                                                        .get(can.can())))))
                 .orElse("Empty place");
     }
 
     private void show(Optional<Arrangement> shown) {
         faces.show(shown);
         Optional<PackCurrents> currents = shown.flatMap(Arrangement::currents);
-        table.getItems().setAll(currents.map(CurrentsPane::worstFirst).orElse(List.of()));
+        table.getItems()
+                .setAll(
+                        currents.map(now -> now.busiestFirst().stream().limit(MOST_ROWS).toList())
+                                .orElse(List.of()));
         meaning.setText(
                 currents.map(this::meaning).orElse("Nothing flows before cans are laid out."));
     }
@@ -185,15 +185,6 @@ final class CurrentsPane extends VBox {
                                                 each.takeOff().words(),
                                                 Quantity.RATIO.text(each.worstShare(), 3)))
                         .collect(Collectors.joining(" · "));
-    }
-
-    private static List<Flowing> worstFirst(PackCurrents currents) {
-        return currents.links().stream()
-                .sorted(
-                        java.util.Comparator.comparingDouble(
-                                (Flowing each) -> -Math.abs(each.amps()) / each.allowedAmps()))
-                .limit(MOST_ROWS)
-                .toList();
     }
 
     private String meaning(PackCurrents now) {

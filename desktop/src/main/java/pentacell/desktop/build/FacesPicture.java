@@ -1,26 +1,27 @@
 package pentacell.desktop.build;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Set;
+import java.util.concurrent.Executors;
 import java.util.function.Consumer;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
+import pentacell.core.assembly.CansByPlace;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.Standers;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.Face;
+import pentacell.core.build.JointMark;
 import pentacell.core.build.LayoutCheck;
 import pentacell.core.build.Link;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackCurrents.Flowing;
+import pentacell.desktop.frame.Lane;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface;
@@ -35,16 +36,19 @@ final class FacesPicture extends StackPane {
     /// Sheet about the cans.
     private static final double EDGE_EM = 0.5;
 
+    /// More places are painted away from the window's thread.
+    private static final int MOST_AT_ONCE = 600;
+
     /// Below this a can is too small for its number.
     private static final double SMALLEST_TEXT_PIXELS = 8;
 
     private final PlotSurface plot = new PlotSurface((pen, width, height) -> {});
     private final Tooltip tip = new Tooltip();
     private final boolean showsCurrents;
+    private final Lane lane;
     private Optional<Arrangement> shown = Optional.empty();
     private Optional<Spot> pressed = Optional.empty();
     private Set<Spot> marked = Set.of();
-    private Scale scale = Scale.NONE;
     private Swap onSwap = (one, other) -> {};
     private Consumer<Spot> onPick = spot -> {};
     private Words words = spot -> "";
@@ -60,8 +64,10 @@ final class FacesPicture extends StackPane {
     }
 
     /// @param showsCurrents whether cans and strips are inked by what flows
-    FacesPicture(boolean showsCurrents) {
+    /// @param lane where large packs are painted
+    FacesPicture(boolean showsCurrents, Lane lane) {
         this.showsCurrents = showsCurrents;
+        this.lane = lane;
         plot.setId(showsCurrents ? "faces-currents" : "faces-layout");
         getChildren().add(plot);
         setMinHeight(180);
@@ -101,8 +107,19 @@ final class FacesPicture extends StackPane {
     }
 
     private void repaint() {
-        plot.repaint((pen, width, height) ->
-                shown.ifPresent(now -> new Drawing(pen, now, width, height).paint()));
+        if (shown.isEmpty()) {
+            plot.repaint((pen, width, height) -> {});
+            return;
+        }
+        Arrangement now = shown.get();
+        Set<Spot> cans = marked;
+        PlotSurface.Painter painter =
+                (pen, width, height) -> new Drawing(pen, now, cans, width, height).paint();
+        Grid grid = now.layout().grid();
+        if (grid.columns() * grid.rows() <= MOST_AT_ONCE) plot.repaint(painter);
+        else
+            plot.repaint(
+                    painter, (work, done) -> lane.run(Executors.callable(work), did -> done.run()));
     }
 
     private void released(MouseEvent event) {
@@ -134,7 +151,26 @@ final class FacesPicture extends StackPane {
     /// @param left of the middle of the first can of the top face
     /// @param right of the middle of the last can of the bottom face's first column
     private record Scale(double pixels, double left, double right, double top, double length) {
-        private static final Scale NONE = new Scale(0, 0, 0, 0, 0);
+        /// The largest at which both faces go side by side on a surface.
+        static Scale of(Grid grid, double width, double height, double em) {
+            double pitch = grid.pitchMillimetres();
+            double along = grid.lengthMillimetres(pitch);
+            double across = grid.widthMillimetres(pitch);
+            double each = (width - GAP_EM * em) / 2;
+            double pixels =
+                    Math.max(
+                            0,
+                            Math.min(
+                                    (each - (1 + 2 * EDGE_EM) * em) / along,
+                                    (height - (TITLE_EM + 1 + 2 * EDGE_EM) * em) / across));
+            double half = pitch / 2 * pixels;
+            return new Scale(
+                    pixels,
+                    half + (EDGE_EM + 0.2) * em,
+                    each + GAP_EM * em + half + EDGE_EM * em,
+                    (TITLE_EM + EDGE_EM) * em + half,
+                    along - pitch);
+        }
 
         double x(Face face, double alongMillimetres) {
             return face == Face.TOP
@@ -148,8 +184,9 @@ final class FacesPicture extends StackPane {
     }
 
     private Optional<Spot> spotAt(MouseEvent event) {
-        if (shown.isEmpty() || scale.pixels() == 0) return Optional.empty();
+        if (shown.isEmpty()) return Optional.empty();
         Grid grid = shown.get().layout().grid();
+        Scale scale = Scale.of(grid, plot.getWidth(), plot.getHeight(), plot.em());
         double reach = grid.pitchMillimetres() * scale.pixels() * 0.55;
         for (Face face : Face.values())
             for (int row = 0; row < grid.rows(); row++)
@@ -170,37 +207,22 @@ final class FacesPicture extends StackPane {
     private final class Drawing {
         private final Pen pen;
         private final Arrangement now;
+        private final Set<Spot> marked;
         private final Layout layout;
         private final Grid grid;
-        private final Standers standers;
+        private final CansByPlace placed;
+        private final Scale scale;
         private final double radius;
 
-        Drawing(Pen pen, Arrangement now, double width, double height) {
+        Drawing(Pen pen, Arrangement now, Set<Spot> marked, double width, double height) {
             this.pen = pen;
             this.now = now;
+            this.marked = marked;
             layout = now.layout();
             grid = layout.grid();
-            standers = layout.standers();
-            double em = pen.em();
-            double pitch = grid.pitchMillimetres();
-            double along = grid.lengthMillimetres(pitch);
-            double across = grid.widthMillimetres(pitch);
-            double each = (width - GAP_EM * em) / 2;
-            double pixels =
-                    Math.max(
-                            0,
-                            Math.min(
-                                    (each - (1 + 2 * EDGE_EM) * em) / along,
-                                    (height - (TITLE_EM + 1 + 2 * EDGE_EM) * em) / across));
-            double half = pitch / 2 * pixels;
-            scale =
-                    new Scale(
-                            pixels,
-                            half + (EDGE_EM + 0.2) * em,
-                            each + GAP_EM * em + half + EDGE_EM * em,
-                            (TITLE_EM + EDGE_EM) * em + half,
-                            along - pitch);
-            radius = 0.44 * pitch * pixels;
+            placed = layout.cansByPlace();
+            scale = Scale.of(grid, width, height, pen.em());
+            radius = 0.44 * grid.pitchMillimetres() * scale.pixels();
         }
 
         void paint() {
@@ -266,18 +288,18 @@ final class FacesPicture extends StackPane {
             for (int row = 0; row < grid.rows(); row++)
                 for (int column = 0; column < grid.columns(); column++) {
                     Spot spot = new Spot(column, row);
-                    Optional<Standers.Stander> stander = standers.at(spot);
+                    Optional<CansByPlace.PlacedCan> can = placed.at(spot);
                     double x = x(face, spot);
                     double y = y(spot);
-                    if (stander.isEmpty()) {
-                        if (isPlace(spot)) pen.arc(Hue.RULE, 1, x, y, radius, 1);
+                    if (can.isEmpty()) {
+                        pen.arc(Hue.RULE, 1, x, y, radius, 1);
                         continue;
                     }
-                    if (showsCurrents) pen.discRamp(inked(stander.get()), x, y, radius);
+                    if (showsCurrents) pen.discRamp(inked(can.get()), x, y, radius);
                     else
                         pen.disc(
                                 Hue.MEASURED,
-                                stander.get().group() % 2 == 0 ? 0.10 : 0.26,
+                                can.get().group() % 2 == 0 ? 0.10 : 0.26,
                                 x,
                                 y,
                                 radius);
@@ -286,16 +308,12 @@ final class FacesPicture extends StackPane {
                 }
         }
 
-        private boolean isPlace(Spot spot) {
-            return grid.has(spot);
-        }
-
         /// Ink of a can by its share of the group's current: even is in the middle.
-        private double inked(Standers.Stander stander) {
+        private double inked(CansByPlace.PlacedCan can) {
             double share =
                     now.currents()
                             .map(currents ->
-                                    currents.cans().get(stander.group()).get(stander.can()).share())
+                                    currents.cans().get(can.group()).get(can.can()).share())
                             .orElse(1.0);
             return Double.isNaN(share) ? 0.2 : 0.35 + 1.2 * (share - 1);
         }
@@ -386,29 +404,11 @@ final class FacesPicture extends StackPane {
 
         /// The number of each joint, where its groups meet.
         private void joints(Face face) {
-            if (now.currents().isEmpty()) return;
-            Set<Integer> done = new HashSet<>();
-            for (Flowing each : now.currents().get().links()) {
-                Link link = each.link();
-                boolean isJoint = link.kind() == Link.Kind.SERIES || link.kind() == Link.Kind.LEAD;
-                if (link.face() != face || !isJoint || !done.add(link.joint())) continue;
-                double x = 0;
-                double y = 0;
-                int count = 0;
-                for (Flowing other : now.currents().get().links()) {
-                    if (other.link().joint() != link.joint() || other.link().kind() != link.kind())
-                        continue;
-                    x += x(face, other.link().from()) + x(face, other.link().to());
-                    y += y(other.link().from()) + y(other.link().to());
-                    count += 2;
-                }
-                badge(x / count, y / count, name(link));
-            }
-        }
-
-        private String name(Link link) {
-            if (link.joint() == 0) return "−";
-            return link.joint() == layout.places().size() ? "+" : String.valueOf(link.joint());
+            for (JointMark mark : JointMark.of(now, face))
+                badge(
+                        scale.x(face, mark.alongMillimetres()),
+                        scale.y(mark.acrossMillimetres()),
+                        mark.name());
         }
 
         private void badge(double x, double y, String text) {
@@ -417,10 +417,5 @@ final class FacesPicture extends StackPane {
             pen.arc(Hue.SHEET, 1.5, x, y, size, 1);
             pen.text(Hue.SHEET, 0.9, true, Anchor.CENTRE, x, y, text);
         }
-    }
-
-    /// The group at a place, from 1; empty when nothing stands there.
-    OptionalInt groupAt(Spot spot) {
-        return shown.map(now -> now.layout().standers().group(spot)).orElse(OptionalInt.empty());
     }
 }

@@ -12,15 +12,16 @@ import pentacell.core.assembly.AssemblyFact;
 import pentacell.core.assembly.Balancing;
 import pentacell.core.assembly.Joining;
 import pentacell.core.build.BalancePlan;
-import pentacell.core.build.BuiltPack;
 import pentacell.core.build.JoinCheck;
 import pentacell.core.build.JoinCheck.Verdict;
+import pentacell.core.build.PackToBuild;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.NumberField;
+import pentacell.desktop.kit.OnlyWhenSaid;
 import pentacell.desktop.kit.Wrapping;
 
 /// Whether what is to be joined may be joined as it rests, what must be brought up or down first,
@@ -163,7 +164,7 @@ final class JoiningPane extends VBox {
         return field;
     }
 
-    private void show(Optional<BuiltPack> built) {
+    private void show(Optional<PackToBuild> built) {
         isFilling = true;
         joining.setValue(model.assembly().joining());
         balancing.setValue(model.assembly().balancing());
@@ -175,7 +176,7 @@ final class JoiningPane extends VBox {
         showHours();
     }
 
-    private static List<Row> rows(BuiltPack pack) {
+    private static List<Row> rows(PackToBuild pack) {
         List<Row> rows = new ArrayList<>();
         int series = pack.groups().size();
         for (int group = 0; group < series; group++)
@@ -198,7 +199,7 @@ final class JoiningPane extends VBox {
         OptionalDouble fuse =
                 model.builtProperty()
                         .get()
-                        .map(BuiltPack::cellFuseAmps)
+                        .map(PackToBuild::cellFuseAmps)
                         .orElse(OptionalDouble.empty());
         if (fuse.isPresent() && verdict.mostAmps() > fuse.getAsDouble())
             return "■ the fuse on a cell would open, at %s"
@@ -217,7 +218,7 @@ final class JoiningPane extends VBox {
         };
     }
 
-    private static String meaning(BuiltPack pack, List<Row> rows) {
+    private static String meaning(PackToBuild pack, List<Row> rows) {
         List<Row> groups = rows.subList(0, pack.groups().size());
         long unread = groups.stream().filter(row -> row.read() < row.of()).count();
         List<String> not =
@@ -226,12 +227,17 @@ final class JoiningPane extends VBox {
                                 row.verdict()
                                         .filter(each -> !each.mayJoin(pack.hasCellFuses()))
                                         .isPresent())
-                        .map(row -> row.name().toLowerCase(java.util.Locale.ROOT))
+                        .map(row -> row.name().replace("Group ", ""))
                         .toList();
         if (!not.isEmpty())
-            return "Do not join %s yet: more than %s apart."
+            return "Do not join %s yet: cells more than %s apart."
                     .formatted(
-                            String.join(", ", not),
+                            not.size() == 1
+                                    ? "group " + not.get(0)
+                                    : "groups "
+                                            + String.join(", ", not.subList(0, not.size() - 1))
+                                            + " and "
+                                            + not.get(not.size() - 1),
                             Quantity.VOLTAGE.text(
                                     pack.hasCellFuses()
                                             ? JoinCheck.MOST_FUSED_VOLTS
@@ -288,7 +294,7 @@ final class JoiningPane extends VBox {
 
     private void showHours() {
         message.setText("");
-        Optional<BuiltPack> built = model.builtProperty().get();
+        Optional<PackToBuild> built = model.builtProperty().get();
         boolean isTop = model.assembly().balancing() == Balancing.TOP;
         boolean isBoard = model.assembly().balancing() == Balancing.BOARD;
         end.setVisible(isTop);
@@ -306,7 +312,7 @@ final class JoiningPane extends VBox {
                         end.typed().orElse(1)));
     }
 
-    private String hours(BuiltPack pack, double amps, double endAmps) {
+    private String hours(PackToBuild pack, double amps, double endAmps) {
         List<BalancePlan.Group> groups = pack.toBalance();
         if (groups.size() < pack.groups().size())
             return "How long balancing takes is told when every group was read.";

@@ -21,13 +21,15 @@ import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
 import pentacell.core.assembly.TakeOff;
 import pentacell.core.build.Arrangement;
-import pentacell.core.build.BuiltPack;
 import pentacell.core.build.LayoutRemark;
 import pentacell.core.build.LayoutWish;
+import pentacell.core.build.PackToBuild;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.OnlyWhenSaid;
+import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
 
 /// Where the cans stand: layouts that were found, ranked, beside both faces of the one looked at,
@@ -36,7 +38,7 @@ final class LayoutPane extends VBox {
     private final BuildModel model;
     private final Label meaning = Wrapping.on(new Label());
     private final Label remarks = Wrapping.on(new Label());
-    private final FacesPicture faces = new FacesPicture(false);
+    private final FacesPicture faces;
     private final ComboBox<LayoutWish.Ends> ends = new ComboBox<>();
     private final ComboBox<Rows> rows = new ComboBox<>();
     private final ComboBox<TakeOff> takeOff = new ComboBox<>();
@@ -74,6 +76,7 @@ final class LayoutPane extends VBox {
 
     LayoutPane(BuildModel model) {
         this.model = model;
+        faces = new FacesPicture(false, model.desk().work().lane("faces"));
         setId("layout-pane");
         getStyleClass().add("plan-pane");
         meaning.setId("layout-meaning");
@@ -174,7 +177,7 @@ final class LayoutPane extends VBox {
         if (rows.getValue() == null || takeOff.getValue() == null || ends.getValue() == null)
             return;
         model.ask(
-                new BuiltPack.Asked(
+                new PackToBuild.Asked(
                         model.asked().amps(),
                         ends.getValue(),
                         rows.getValue().patterns(),
@@ -200,18 +203,18 @@ final class LayoutPane extends VBox {
     }
 
     private String words(Spot spot) {
-        Optional<BuiltPack> built = model.builtProperty().get();
+        Optional<PackToBuild> built = model.builtProperty().get();
         return model.shownProperty()
                 .get()
-                .flatMap(now -> now.layout().standers().at(spot))
-                .flatMap(stander ->
+                .flatMap(now -> now.layout().cansByPlace().at(spot))
+                .flatMap(can ->
                         built.map(pack ->
                                 "%s, group %d, %s, positive end %s"
                                         .formatted(
-                                                pack.cansOf(stander.group()).get(stander.can()),
-                                                stander.group() + 1,
+                                                pack.cansOf(can.group()).get(can.can()),
+                                                can.group() + 1,
                                                 spot,
-                                                Layout.isUp(stander.group()) ? "up" : "down")))
+                                                Layout.isUp(can.group()) ? "up" : "down")))
                 .orElse("Empty place, " + spot);
     }
 
@@ -275,20 +278,16 @@ final class LayoutPane extends VBox {
         if (!now.canBeBuilt()) return "It cannot be built so.";
         return now.currents()
                 .map(currents ->
-                        "%s: %s of %s lost in strips and leads at %s, the hardest worked can carries %s of its share."
+                        "%s: %s of %s lost in strips and leads at %s, the hardest-worked can carries %s times its share."
                                 .formatted(
-                                        capital(now.words()),
+                                        Sentence.begin(now.words()),
                                         CurrentWords.watts(currents.conductorWatts()),
                                         CurrentWords.watts(currents.amps() * currents.restVolts()),
                                         Quantity.CURRENT.text(currents.amps()),
                                         Double.isNaN(currents.worstShare())
                                                 ? "1.00"
                                                 : Quantity.RATIO.text(currents.worstShare(), 2)))
-                .orElse(capital(now.words()) + ".");
-    }
-
-    private static String capital(String words) {
-        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1);
+                .orElse(Sentence.begin(now.words()) + ".");
     }
 
     private static String remarks(Arrangement now) {
@@ -296,8 +295,7 @@ final class LayoutPane extends VBox {
         for (LayoutRemark each : now.remarks())
             text.append(text.isEmpty() ? "" : "\n")
                     .append(each.kind() == LayoutRemark.Kind.BROKEN ? "■ " : "▲ ")
-                    .append(capital(each.sentence()))
-                    .append('.');
+                    .append(Sentence.whole(each.sentence()));
         return text.toString();
     }
 }

@@ -16,8 +16,10 @@ import pentacell.core.assembly.AssemblyFact;
 import pentacell.core.assembly.Ticked;
 import pentacell.core.build.BuildStep;
 import pentacell.core.build.BuildSteps;
-import pentacell.core.build.BuiltPack;
+import pentacell.core.build.PackToBuild;
+import pentacell.desktop.kit.OnlyWhenSaid;
 import pentacell.desktop.kit.Scrolled;
+import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.Wrapping;
 
@@ -46,7 +48,7 @@ final class StepsPane extends VBox {
         model.builtProperty().subscribe(this::show);
     }
 
-    private void show(Optional<BuiltPack> built) {
+    private void show(Optional<PackToBuild> built) {
         List<BuildStep> now = built.map(pack -> pack.steps(model.laidOut())).orElse(List.of());
         Map<String, Ticked> done = model.assembly().ticked();
         long left = now.stream().filter(step -> !done.containsKey(step.code())).count();
@@ -63,18 +65,13 @@ final class StepsPane extends VBox {
                                                         .filter(step ->
                                                                 !done.containsKey(step.code()))
                                                         .findFirst()
-                                                        .map(StepsPane::lowerTitle)
+                                                        .map(next -> Sentence.within(next.title()))
                                                         .orElse("")));
         if (now.equals(steps) && done.equals(ticked)) return;
         steps = now;
         ticked = done;
         message.setText("");
         list.getChildren().setAll(steps.stream().map(this::row).toList());
-    }
-
-    private static String lowerTitle(BuildStep step) {
-        return step.title().substring(0, 1).toLowerCase(java.util.Locale.ROOT)
-                + step.title().substring(1);
     }
 
     private HBox row(BuildStep step) {
@@ -156,7 +153,7 @@ final class StepsPane extends VBox {
                     "First: %s. To tick it all the same, write why into its remark."
                             .formatted(
                                     before.stream()
-                                            .map(StepsPane::lowerTitle)
+                                            .map(next -> Sentence.within(next.title()))
                                             .collect(Collectors.joining(", "))));
             return;
         }

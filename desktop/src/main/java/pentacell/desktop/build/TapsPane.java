@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -15,7 +14,7 @@ import javafx.scene.layout.VBox;
 import pentacell.core.assembly.AssemblyFact;
 import pentacell.core.assembly.MeterPoint;
 import pentacell.core.assembly.TapReading;
-import pentacell.core.build.BuiltPack;
+import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapFault;
 import pentacell.core.build.TapVerdict;
@@ -24,10 +23,13 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.OnlyWhenSaid;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
+import pentacell.desktop.kit.PlainButton;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
+import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.workshop.exchange.TapFiles;
 
@@ -91,10 +93,10 @@ final class TapsPane extends VBox {
                         ControlRow.of(
                                 new Label("Readings"),
                                 typed,
-                                button("Log readings", "taps-log", this::read),
+                                PlainButton.of("Log readings", "taps-log", this::read),
                                 ControlRow.gap(),
-                                button("Import", "taps-import", this::load),
-                                button("Wired anew", "taps-clear", this::clear)),
+                                PlainButton.of("Import", "taps-import", this::load),
+                                PlainButton.of("Wired anew", "taps-clear", this::clear)),
                         message,
                         both,
                         order);
@@ -102,16 +104,8 @@ final class TapsPane extends VBox {
         model.builtProperty().subscribe(this::show);
     }
 
-    private static Button button(String words, String id, Runnable action) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.setMinWidth(USE_PREF_SIZE);
-        button.setOnAction(pressed -> action.run());
-        return button;
-    }
-
     private void read() {
-        Optional<BuiltPack> built = model.builtProperty().get();
+        Optional<PackToBuild> built = model.builtProperty().get();
         if (built.isEmpty() || typed.getText().isBlank()) return;
         String[] pieces = typed.getText().strip().split("[\\s;]+");
         List<TapReading> readings = new ArrayList<>();
@@ -147,7 +141,7 @@ final class TapsPane extends VBox {
     }
 
     private void load() {
-        Optional<BuiltPack> built = model.builtProperty().get();
+        Optional<PackToBuild> built = model.builtProperty().get();
         if (built.isEmpty()) return;
         files.which("Readings of the plug", "Tables of readings", "*.csv")
                 .ifPresent(file -> {
@@ -170,7 +164,7 @@ final class TapsPane extends VBox {
         model.log("Plug of " + pack + " wired anew", List.of(new AssemblyFact.TapsCleared(pack)));
     }
 
-    private void show(Optional<BuiltPack> built) {
+    private void show(Optional<PackToBuild> built) {
         if (built.isEmpty()) {
             table.getItems().clear();
             meaning.setText("Match a pack first (Ctrl+6); its plug is checked here.");
@@ -178,7 +172,7 @@ final class TapsPane extends VBox {
             ladder.repaint((pen, width, height) -> {});
             return;
         }
-        BuiltPack pack = built.get();
+        PackToBuild pack = built.get();
         int series = pack.groups().size();
         List<Double> expected = pack.expectedTaps();
         var taps = model.assembly().taps();
@@ -220,17 +214,13 @@ final class TapsPane extends VBox {
                 : "%d of %d leads read.".formatted(read, series + 1);
     }
 
-    private String faults(Optional<TapVerdict> verdict, BuiltPack pack) {
+    private String faults(Optional<TapVerdict> verdict, PackToBuild pack) {
         List<String> lines = new ArrayList<>();
         verdict.ifPresent(known -> {
             for (TapFault fault : known.faults())
                 lines.add(
                         (fault.kind() == TapFault.Kind.GROUP_ODD ? "▲ " : "■ ")
-                                + fault.sentence()
-                                        .substring(0, 1)
-                                        .toUpperCase(java.util.Locale.ROOT)
-                                + fault.sentence().substring(1)
-                                + ".");
+                                + Sentence.whole(fault.sentence()));
         });
         Optional<Double> whole = Optional.ofNullable(model.assembly().whole().get(MeterPoint.PACK));
         Optional<Double> output =

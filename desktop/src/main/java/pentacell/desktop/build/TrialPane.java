@@ -15,7 +15,7 @@ import pentacell.core.assembly.Assembly;
 import pentacell.core.assembly.AssemblyFact;
 import pentacell.core.assembly.Standing;
 import pentacell.core.build.BuildStep;
-import pentacell.core.build.BuiltPack;
+import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TrialDrift;
 import pentacell.core.journal.Fact;
 import pentacell.core.pack.PackFact;
@@ -24,6 +24,8 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.PackWork;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.OnlyWhenSaid;
+import pentacell.desktop.kit.PlainButton;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.Wrapping;
 
@@ -34,10 +36,11 @@ final class TrialPane extends VBox {
     private final Label meaning = Wrapping.on(new Label());
     private final Label message = Wrapping.on(new Label());
     private final TextField reason = new TextField();
-    private final Button trial = button("Put on trial", "trial-begin");
-    private final Button make = button("Make it final", "trial-final");
-    private final Button apart = button("Take it apart", "trial-apart");
-    private final Button swap = button("Swap a cell at Match", "trial-swap");
+    private final Button trial =
+            PlainButton.of("Put on trial", "trial-begin", () -> say(Standing.TRIAL));
+    private final Button make = PlainButton.of("Make it final", "trial-final", this::makeFinal);
+    private final Button apart = PlainButton.of("Take it apart", "trial-apart", this::takeApart);
+    private final Button swap = PlainButton.of("Swap a cell at Match", "trial-swap", this::swap);
     private final FittedTable<TrialDrift.Row> table =
             new FittedTable<>(
                     "trial",
@@ -74,14 +77,7 @@ final class TrialPane extends VBox {
                 .sentence("", row -> row.isOdd() ? "▲ strays: look at its cells" : "")
                 .inThisOrder();
         VBox.setVgrow(table, Priority.ALWAYS);
-        trial.setOnAction(pressed -> say(Standing.TRIAL));
         make.getStyleClass().add("primary");
-        make.setOnAction(pressed -> makeFinal());
-        apart.setOnAction(pressed -> takeApart());
-        swap.setOnAction(pressed ->
-                model.desk()
-                        .selection()
-                        .handOver(new PackWork(model.packProperty().get(), PackWork.Kind.MATCH)));
         getChildren()
                 .addAll(
                         meaning,
@@ -99,11 +95,10 @@ final class TrialPane extends VBox {
         model.builtProperty().subscribe(this::show);
     }
 
-    private static Button button(String words, String id) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.setMinWidth(USE_PREF_SIZE);
-        return button;
+    private void swap() {
+        model.desk()
+                .selection()
+                .handOver(new PackWork(model.packProperty().get(), PackWork.Kind.MATCH));
     }
 
     private static String when(Instant at) {
@@ -161,7 +156,7 @@ final class TrialPane extends VBox {
                                                         .formatted(pack)));
     }
 
-    private void show(Optional<BuiltPack> built) {
+    private void show(Optional<PackToBuild> built) {
         Assembly assembly = model.assembly();
         boolean isTrial = assembly.standing() == Standing.TRIAL;
         boolean isOpen = isTrial || assembly.standing() == Standing.BUILDING;

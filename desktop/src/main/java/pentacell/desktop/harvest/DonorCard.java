@@ -3,7 +3,6 @@ package pentacell.desktop.harvest;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -35,6 +34,7 @@ import pentacell.desktop.frame.DecisionRow;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Figures;
 import pentacell.desktop.frame.InlineEdit;
+import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.Wrapping;
 
@@ -147,7 +147,7 @@ final class DonorCard extends VBox {
         } else {
             Diagnosis diagnosis = Diagnose.pack(readings.get(), Schools.of(desk.ledger().state()));
             verdict.setText(
-                    diagnosis.sentence() + " " + firstUpper(diagnosis.advice().words()) + ".");
+                    diagnosis.sentence() + " " + Sentence.begin(diagnosis.advice().words()) + ".");
             addReason("How sure: " + diagnosis.sureness().words() + ".");
             diagnosis.reasons().forEach(reason -> addReason(reason.sentence()));
         }
@@ -160,10 +160,6 @@ final class DonorCard extends VBox {
                                     .collect(Collectors.joining(", "))
                             + ".");
         record.donor().label().oddity().ifPresent(reason -> addReason(reason.sentence()));
-    }
-
-    private static String firstUpper(String words) {
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 
     private void addReason(String sentence) {

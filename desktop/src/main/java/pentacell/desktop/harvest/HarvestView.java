@@ -22,6 +22,7 @@ import pentacell.desktop.kit.Lazy;
 import pentacell.desktop.kit.PaneTabs;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.Scrolled;
+import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
 
 /// What Harvest shows: the donors as string sketches, what is wrong with the one in hand, and the
@@ -188,7 +189,7 @@ final class HarvestView {
                             advice.setText(
                                     "%s, %s. %s"
                                             .formatted(
-                                                    firstUpper(diagnosis.advice().words()),
+                                                    Sentence.begin(diagnosis.advice().words()),
                                                     diagnosis.sureness().words(),
                                                     diagnosis.reasons().isEmpty()
                                                             ? ""
@@ -214,9 +215,5 @@ final class HarvestView {
                             advice.setText(
                                     "The pack may need no opening. Type the voltages from its negative end, then Enter.");
                         });
-    }
-
-    private static String firstUpper(String words) {
-        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1);
     }
 }

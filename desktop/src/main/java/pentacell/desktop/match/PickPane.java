@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.css.PseudoClass;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -26,6 +25,7 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.PlainButton;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.reports.Paper;
 import pentacell.reports.PickListPdf;
@@ -84,8 +84,8 @@ final class PickPane extends VBox {
                         ControlRow.gap(),
                         new Label("Paper"),
                         paper,
-                        button("pick-pdf", "Print pick list", this::pdf),
-                        button("pick-csv", "Save as CSV", this::csv));
+                        PlainButton.of("Print pick list", "pick-pdf", this::pdf),
+                        PlainButton.of("Save as CSV", "pick-csv", this::csv));
         HBox.setHgrow(check, Priority.ALWAYS);
         HBox line = new HBox(check);
         VBox.setVgrow(table, Priority.ALWAYS);
@@ -96,14 +96,6 @@ final class PickPane extends VBox {
 
     void focusField() {
         check.requestFocus();
-    }
-
-    private static Button button(String id, String words, Runnable action) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.setMinWidth(USE_PREF_SIZE);
-        button.setOnAction(pressed -> action.run());
-        return button;
     }
 
     private void columns() {

@@ -32,6 +32,7 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.NumberField;
 import pentacell.desktop.kit.Scrolled;
+import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.desktop.match.MatchModel.Search;
 
@@ -298,11 +299,7 @@ final class RulesPanel extends VBox {
     }
 
     private void show(Infeasible infeasible) {
-        String sentence = infeasible.sentence();
-        message.setText(
-                sentence.substring(0, 1).toUpperCase(java.util.Locale.ROOT)
-                        + sentence.substring(1)
-                        + ".");
+        message.setText(Sentence.whole(infeasible.sentence()));
         Optional<NumberField> field = fields.fieldOf(infeasible.limit());
         boolean canTake = field.isPresent() && infeasible.nearest().isPresent();
         nearest.setVisible(canTake);

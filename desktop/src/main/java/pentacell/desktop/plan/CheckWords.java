@@ -1,10 +1,10 @@
 package pentacell.desktop.plan;
 
 import java.util.List;
-import java.util.Locale;
 import pentacell.core.plan.Checked;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.kit.Sentence;
 
 /// Checks in words.
 final class CheckWords {
@@ -28,8 +28,7 @@ final class CheckWords {
 
     /// What it says, as a sentence.
     static String sentence(Checked checked) {
-        String words = checked.sentence();
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + ".";
+        return Sentence.whole(checked.sentence());
     }
 
     /// Limit and figure side by side.

@@ -22,6 +22,7 @@ import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.PlainButton;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.workshop.exchange.CellTable.Problem;
 import pentacell.workshop.exchange.PriceCsv;
@@ -76,18 +77,11 @@ final class PartsPane extends VBox {
                                 price,
                                 set,
                                 ControlRow.gap(),
-                                button("Save prices", "prices-save", this::savePrices),
-                                button("Import prices", "prices-import", this::importPrices)),
+                                PlainButton.of("Save prices", "prices-save", this::savePrices),
+                                PlainButton.of(
+                                        "Import prices", "prices-import", this::importPrices)),
                         problems);
         model.judgedProperty().subscribe(this::show);
-    }
-
-    private static Button button(String words, String id, Runnable action) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.setMinWidth(USE_PREF_SIZE);
-        button.setOnAction(pressed -> action.run());
-        return button;
     }
 
     private static String amount(PartsList.Line line) {

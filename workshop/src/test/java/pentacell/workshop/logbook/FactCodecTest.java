@@ -7,320 +7,31 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.Arrays;
-import java.util.EnumSet;
-import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import pentacell.core.Chapters;
-import pentacell.core.assembly.AssemblyFact;
-import pentacell.core.assembly.Balancing;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Joining;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.MeterPoint;
-import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.Standing;
-import pentacell.core.assembly.TakeOff;
-import pentacell.core.assembly.TapReading;
-import pentacell.core.bay.Bay;
-import pentacell.core.bay.BenchFact;
-import pentacell.core.bay.BenchHours;
-import pentacell.core.bay.Instrument;
-import pentacell.core.cell.Blemish;
-import pentacell.core.cell.CatalogueFact;
 import pentacell.core.cell.CellFact;
-import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellLimits;
-import pentacell.core.cell.CellModel;
-import pentacell.core.cell.Chemistry;
-import pentacell.core.cell.Oddity;
-import pentacell.core.cell.Place;
-import pentacell.core.cell.PrepWork;
-import pentacell.core.cell.RunEnding;
-import pentacell.core.cell.RunFact;
 import pentacell.core.cell.TestConditions;
-import pentacell.core.cell.Tray;
-import pentacell.core.cell.TrayFact;
-import pentacell.core.conductor.Material;
-import pentacell.core.donor.Arrangement;
-import pentacell.core.donor.Construction;
 import pentacell.core.donor.Donor;
 import pentacell.core.donor.DonorFact;
-import pentacell.core.donor.Lot;
-import pentacell.core.donor.PackLabel;
-import pentacell.core.donor.Price;
-import pentacell.core.donor.PurchaseFact;
-import pentacell.core.donor.WarningSign;
-import pentacell.core.imports.ImportFact;
 import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
-import pentacell.core.judgement.Reason;
-import pentacell.core.judgement.Rule;
-import pentacell.core.need.Board;
-import pentacell.core.need.BoardSchool;
-import pentacell.core.need.Box;
-import pentacell.core.need.CellFuse;
-import pentacell.core.need.Charger;
-import pentacell.core.need.Chosen;
-import pentacell.core.need.LeadAcid;
-import pentacell.core.need.LoadItem;
-import pentacell.core.need.Losses;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
-import pentacell.core.need.Packing;
-import pentacell.core.need.Part;
-import pentacell.core.need.PartPrice;
-import pentacell.core.need.PlanFact;
-import pentacell.core.need.Window;
-import pentacell.core.need.Wiring;
-import pentacell.core.pack.EveningWeights;
-import pentacell.core.pack.MatchPolicy;
-import pentacell.core.pack.MatchRules;
-import pentacell.core.pack.MatchSchool;
-import pentacell.core.pack.PackFact;
-import pentacell.core.pack.RescuedCells;
-import pentacell.core.pack.Selection;
-import pentacell.core.school.BandSchool;
-import pentacell.core.school.GradeFact;
-import pentacell.core.school.GradePolicy;
-import pentacell.core.school.HoldSchool;
-import pentacell.core.school.RepairSchool;
-import pentacell.core.school.SchoolFact;
-import pentacell.core.school.TestSchool;
 
 /// Facts as rows of the journal, and back.
 final class FactCodecTest {
     private static final CellId A = new CellId("HB03-07");
-    private static final CellId B = new CellId("HB03-08");
-
-    private static Need need() {
-        return new Need(
-                Chemistry.NMC,
-                new Window(20, 30),
-                Optional.of(new Window(20.4, 29.8)),
-                List.of(new LoadItem("mount", 12, 1, 30), new LoadItem("cooler", 40, 0.6, 45)),
-                new Losses(0.88, 4),
-                OptionalDouble.of(200),
-                OptionalDouble.of(14),
-                OptionalDouble.of(9),
-                OptionalDouble.of(40),
-                Optional.of(
-                        new LeadAcid(
-                                24, 40, OptionalDouble.of(24), Optional.of(new Price(140, "EUR")))),
-                Optional.of(new Box(300, 200, 80)),
-                new Packing(1.5, 2, 3, 20),
-                Optional.of(new Charger(29.4, 5, OptionalDouble.of(200))),
-                Optional.of(
-                        new Board(
-                                7,
-                                Chemistry.NMC,
-                                20,
-                                40,
-                                true,
-                                OptionalDouble.of(60),
-                                Optional.of(true),
-                                Optional.of(false))),
-                OptionalDouble.of(-12),
-                Optional.of(
-                        MeanCell.salvaged(
-                                2.2, 0.05, CellFormat.parse("18650").orElseThrow(), Chemistry.NMC)),
-                new Wiring(
-                        Material.PLATED_STEEL,
-                        8,
-                        0.2,
-                        OptionalInt.of(4),
-                        OptionalDouble.of(4),
-                        0.7,
-                        OptionalDouble.of(30),
-                        Optional.of(new CellFuse(CellFuse.Kind.COPPER_WIRE, 0.16)),
-                        BoardSchool.PAST_THE_BOARD),
-                3);
-    }
-
-    static Stream<Fact> everyKindOfFact() {
-        CellModel model =
-                new CellModel(
-                        "Halvorn HX26",
-                        CellFormat.parse("18650").orElseThrow(),
-                        Chemistry.NMC,
-                        2500,
-                        2600,
-                        CellLimits.careful(Chemistry.NMC, 2500));
-        MatchRules rules =
-                new MatchRules(
-                        List.of(1, 1),
-                        Selection.TIGHTEST,
-                        OptionalDouble.of(5),
-                        OptionalInt.of(2),
-                        0.8,
-                        OptionalDouble.empty(),
-                        0.01,
-                        Optional.of(Chemistry.LFP),
-                        Optional.of(RescuedCells.BARRED),
-                        Optional.of(MatchPolicy.of(MatchSchool.NARROW_BINS)),
-                        OptionalDouble.of(21_500),
-                        OptionalInt.of(3),
-                        Optional.of(new EveningWeights(2, 0.1, 0)),
-                        Optional.of("Best of BF26"),
-                        CellFormat.parse("26650"));
-        return Stream.of(
-                new CatalogueFact.ModelDefined(model),
-                new DonorFact.DonorAdded(
-                        Donor.of("HB03", "hire-bicycle module", "Halvorn HX26", "łódź \"β\"")),
-                new TrayFact.TrayAdded(new Tray("T1", 8, 12)),
-                new ImportFact.FileImported("cells.csv", "ab12", 7),
-                new Amendment.EntryCorrected(3, new CellFact.CellPlaced(A, new Place("T1", 2, 3))),
-                new Amendment.EntryStruck(3, "wrong cell"),
-                new Amendment.EntryLost("voltage-read: volts is missing"),
-                new CellFact.CellNamed(A, Optional.of("HB03"), Optional.empty()),
-                new CellFact.CellPlaced(A, new Place("T1", 27, 3)),
-                new CellFact.VoltageRead(A, -3.6),
-                new CellFact.ResistanceRead(A, 56.2, CellFact.ResistanceMethod.DC),
-                new CellFact.CapacityMeasured(A, 2143, TestConditions.of(4.2, 1, 3.0)),
-                new CellFact.CapacityMeasured(A, 2143, TestConditions.NOT_STATED),
-                new CellFact.CellNoted(A, "warm; 'x' \n y"),
-                new CellFact.CellDecided(A, CellFact.Decision.OUT, "leaks"),
-                new PurchaseFact.LotAdded(
-                        new Lot(
-                                "K1",
-                                "flea market",
-                                LocalDate.of(2026, 3, 1),
-                                new Price(25.5, "EUR"),
-                                4.9,
-                                6,
-                                45)),
-                new DonorFact.DonorAdded(
-                        new Donor(
-                                "LD08",
-                                "docking pack",
-                                "",
-                                "",
-                                Optional.of("K1"),
-                                Optional.of(new Arrangement(3, 2)),
-                                Optional.of(Construction.GLUED_SHELL),
-                                Optional.of(
-                                        new PackLabel(
-                                                OptionalDouble.of(10.8),
-                                                OptionalDouble.of(4.4),
-                                                OptionalDouble.empty())),
-                                OptionalDouble.of(3))),
-                new SchoolFact.BandsChosen(BandSchool.RESCUE_NMC.copy("shed")),
-                new SchoolFact.RepairChosen(RepairSchool.HARVEST_ALWAYS),
-                new PurchaseFact.NewCellPriced(new Price(3.2, "EUR"), 9.4),
-                new CellFact.BlemishesSeen(A, EnumSet.of(Blemish.SLEEVE_TORN, Blemish.DENT)),
-                new CellFact.PrepDone(A, PrepWork.RE_SLEEVE),
-                new CellFact.LabelPrinted(
-                        A, OptionalDouble.of(3.7), OptionalDouble.empty(), OptionalDouble.of(56)),
-                new CellFact.HandedOver(A, "town depot"),
-                new DonorFact.GroupsRead("LD08", new TreeMap<>(Map.of(1, 3.98, 2, -0.01))),
-                new DonorFact.PackVoltageRead("LD08", 11.4),
-                new DonorFact.OutputVoltageRead("LD08", 0),
-                new DonorFact.SignsSeen("LD08", EnumSet.of(WarningSign.WET)),
-                new DonorFact.GroupCharged("LD08", 2, 3.97),
-                new DonorFact.StepChecked("LD08", "leads", DonorFact.Check.DONE),
-                new DonorFact.MinutesSpent("LD08", 12),
-                new DonorFact.PartSaved("LD08", "board", 1),
-                new DonorFact.WayDecided("LD08", DonorFact.DonorWay.SCRAP, "burnt"),
-                new PackFact.GroupsMatched(
-                        "Long night", rules, List.of(List.of(A), List.of(B)), Map.of(A, 0)),
-                new PackFact.CellsSwapped("Long night", A, B),
-                new PlanFact.NeedStated("Long night", need()),
-                new PlanFact.NeedStated(
-                        "Gate lamp",
-                        Need.of(
-                                Chemistry.LFP,
-                                new Window(0, 15),
-                                List.of(new LoadItem("", 5, 0.25, 5)))),
-                new PlanFact.PackChosen("Long night", new Chosen(7, 10)),
-                new PlanFact.PlanDropped("Gate lamp"),
-                new AssemblyFact.LayoutChosen(
-                        "Gate lamp",
-                        new Layout(
-                                new Grid(Grid.Pattern.NESTED, 19.5, 2, 1),
-                                List.of(List.of(new Spot(0, 0)), List.of(new Spot(1, 0))),
-                                TakeOff.DIAGONAL)),
-                new AssemblyFact.JoiningChosen("Gate lamp", Joining.SCREW),
-                new AssemblyFact.BalancingChosen("Gate lamp", Balancing.BOTTOM),
-                new AssemblyFact.GroupVoltageRead("Gate lamp", 2, 3.71),
-                new AssemblyFact.TapsRead(
-                        "Gate lamp",
-                        List.of(
-                                new TapReading(0, OptionalDouble.of(0)),
-                                new TapReading(1, OptionalDouble.empty()))),
-                new AssemblyFact.TapsCleared("Gate lamp"),
-                new PackFact.PackDissolved("Gate lamp"),
-                new AssemblyFact.WholeRead("Gate lamp", MeterPoint.OUTPUT, 25.9),
-                new AssemblyFact.WorkTicked(
-                        "Gate lamp",
-                        "weld",
-                        AssemblyFact.Tick.DONE,
-                        "22 J",
-                        Optional.of("weld.jpg")),
-                new AssemblyFact.StandingSaid("Gate lamp", Standing.TRIAL, "a week of nights"),
-                new PlanFact.PartsPriced(List.of(new PartPrice(Part.STRIP, new Price(1.2, "EUR")))),
-                new PackFact.CellLock("Long night", A, PackFact.Lock.LOCKED),
-                new CellFact.CansCounted(A, 2),
-                new GradeFact.GradeLimitsChosen(new GradePolicy(0.7, OptionalDouble.of(90))),
-                new GradeFact.SelectionSaved("Best of BF26", List.of(A, B)),
-                new GradeFact.SelectionDropped("Best of BF26"),
-                new PackFact.CellPicked("Long night", A, PackFact.Pick.PUT_BACK),
-                new PackFact.CellReserved("Long night", A, PackFact.Reserve.KEPT),
-                new RunFact.RunStarted(A, "R1", "Charger A · 2", "charge, discharge"),
-                new RunFact.RunEnded(
-                        A,
-                        "R1",
-                        RunEnding.broken(RunFact.Break.FORGOTTEN, "no such run"),
-                        OptionalDouble.of(4000)),
-                new RunFact.CapacityCorrected(
-                        A,
-                        "R1",
-                        2101.5,
-                        23.4,
-                        List.of(new RunFact.Share(RunFact.Correction.BAY_GAIN, -61.2))),
-                new RunFact.HeatSeen(A, "R1", 3.5, 1.0),
-                new RunFact.CurveOdd(
-                        A, "R1", Oddity.CONTACT_BLIP, 812.5, Reason.of(Rule.CONTACT_LOST, 4, 1)),
-                new RunFact.HoldBegan(A, 21),
-                new RunFact.ReferenceChosen(A, RunFact.Reference.YES),
-                new SchoolFact.TestChosen(TestSchool.RATING),
-                new SchoolFact.HoldChosen(HoldSchool.LONG),
-                new SchoolFact.MeterChosen(CellFact.ResistanceMethod.DC),
-                new BenchFact.InstrumentAdded(
-                        new Instrument(
-                                "Charger A",
-                                "simulated:four-slot",
-                                List.of(
-                                        new Bay(
-                                                "Charger A",
-                                                1,
-                                                1,
-                                                1,
-                                                EnumSet.allOf(Chemistry.class))))),
-                new BenchFact.InstrumentRemoved("Charger A"),
-                new BenchFact.BayUseSet("Charger A · 2", BenchFact.BayUse.ASIDE),
-                new BenchFact.BenchHoursSet(BenchHours.USUAL),
-                new Amendment.ActUndone(7),
-                new Amendment.ActRedone(7));
-    }
 
     @ParameterizedTest
-    @MethodSource("everyKindOfFact")
+    @MethodSource("pentacell.workshop.logbook.SampleFacts#everyKindOfFact")
     void everyFactIsReadBackAsItWasWritten(Fact fact) {
         FactCodec codec = new FactCodec(Chapters.ALL);
         assertEquals(fact, codec.fact(codec.kind(fact), codec.body(fact)));
@@ -332,7 +43,9 @@ final class FactCodecTest {
     void everyFamilyIsWrittenReadAndDescribedWhole() throws IOException {
         FactKinds kinds = new FactKinds(Chapters.ALL);
         Set<String> tried =
-                everyKindOfFact().map(kinds::of).collect(Collectors.toCollection(TreeSet::new));
+                SampleFacts.everyKindOfFact()
+                        .map(kinds::of)
+                        .collect(Collectors.toCollection(TreeSet::new));
         assertEquals(new TreeSet<>(kinds.all().keySet()), tried);
         String handbook = Files.readString(Path.of("../docs/file-format.md"));
         for (String kind : kinds.all().keySet())

@@ -8,44 +8,27 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
-import pentacell.core.assembly.Assemblies;
 import pentacell.core.assembly.Assembly;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
 import pentacell.core.assembly.TakeOff;
 import pentacell.core.build.JoinCheck.Part;
-import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellRecord;
-import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.conductor.Conductor;
 import pentacell.core.conductor.Material;
 import pentacell.core.conductor.Section;
 import pentacell.core.grade.JudgedStock;
-import pentacell.core.grade.MatchableStock;
-import pentacell.core.match.Candidate;
 import pentacell.core.need.Board;
 import pentacell.core.need.CellFuse;
-import pentacell.core.need.Chosen;
-import pentacell.core.need.LoadItem;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
 import pentacell.core.need.Planned;
-import pentacell.core.need.Plans;
-import pentacell.core.need.Window;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
-import pentacell.core.plan.CellSupply;
-import pentacell.core.plan.PackPlanner;
 import pentacell.core.plan.PlannedWires;
 import pentacell.core.state.WorkshopState;
-import pentacell.core.unit.Middle;
 
 /// A matched pack as it is to be built: its cans with what they measure, what it is wired with and
 /// what it carries.
@@ -59,7 +42,7 @@ import pentacell.core.unit.Middle;
 /// @param electric from which its currents are worked out
 /// @param wires what it carries and is led out with
 /// @param planned its plan, when it has one
-public record BuiltPack(
+public record PackToBuild(
         Pack pack,
         Assembly assembly,
         Chemistry chemistry,
@@ -69,15 +52,7 @@ public record BuiltPack(
         Arrangement.Electric electric,
         PlannedWires wires,
         Optional<Planned> planned) {
-    /// Resistance of a can that was never measured nor any beside it, in Ω (common practice).
-    private static final double USUAL_OHMS = 0.06;
-
-    /// What is asked of an unplanned pack, of its capacity an hour (common practice).
-    private static final double UNPLANNED_AN_HOUR = 0.5;
-
-    private static final double COPPER_CELSIUS = 40;
-
-    public BuiltPack {
+    public PackToBuild {
         groups = groups.stream().map(List::copyOf).toList();
     }
 
@@ -108,151 +83,37 @@ public record BuiltPack(
         public Asked {
             patterns = Set.copyOf(patterns);
         }
+
+        /// The same at another current.
+        public Asked at(OptionalDouble otherAmps) {
+            return new Asked(otherAmps, ends, patterns, takeOff);
+        }
     }
 
     /// A pack of a workshop; empty when it is not matched or none of its cells is known.
     ///
     /// @param judged how the cells of the state stand
-    public static Optional<BuiltPack> of(
+    public static Optional<PackToBuild> of(
             WorkshopState state, JudgedStock judged, String name, Asked asked) {
         return Packs.of(state)
                 .pack(name)
                 .filter(pack -> !pack.groups().isEmpty())
-                .flatMap(pack -> new Making(state, judged, pack, asked).made());
+                .flatMap(pack -> new PackLookup(state, judged, pack, asked).found());
     }
 
-    /// What is kept of a state while a pack is looked up in it.
-    private record Making(WorkshopState state, JudgedStock judged, Pack pack, Asked asked) {
-        Optional<BuiltPack> made() {
-            MatchableStock stock = MatchableStock.of(state, judged, pack.name());
-            List<List<Candidate>> groups = new ArrayList<>();
-            for (List<CellId> group : pack.groups()) {
-                List<Candidate> cells = new ArrayList<>();
-                for (CellId id : group) {
-                    Optional<Candidate> cell = cell(id, stock);
-                    if (cell.isEmpty()) return Optional.empty();
-                    cells.add(cell.get());
-                }
-                groups.add(cells);
-            }
-            return Optional.of(made(groups));
-        }
-
-        private Optional<Candidate> cell(CellId id, MatchableStock stock) {
-            return Cells.of(state)
-                    .cell(id)
-                    .filter(cell -> cell.milliampHours().isPresent())
-                    .map(cell ->
-                            MatchableStock.candidate(
-                                    cell, stock.method(), Catalogue.of(state).modelOf(cell)));
-        }
-
-        private BuiltPack made(List<List<Candidate>> groups) {
-            List<Candidate> all = groups.stream().flatMap(List::stream).toList();
-            Optional<Planned> planned = Plans.of(state).plan(pack.name());
-            Chemistry chemistry =
-                    all.stream()
-                            .flatMap(cell -> cell.chemistry().stream())
-                            .findFirst()
-                            .orElse(Chemistry.NMC);
-            CellFormat format =
-                    Candidate.formats(all).stream()
-                            .findFirst()
-                            .orElseGet(() -> CellFormat.parse("18650").orElseThrow());
-            double usual = usualOhms(all);
-            List<List<Unit>> units =
-                    groups.stream()
-                            .map(group -> group.stream().map(cell -> unit(cell, usual)).toList())
-                            .toList();
-            Need need = planned.map(Planned::need).orElseGet(() -> unplanned(units, chemistry));
-            Chosen size =
-                    new Chosen(
-                            units.size(), units.stream().mapToInt(BuiltPack::cans).max().orElse(1));
-            double ampHours =
-                    all.stream().mapToDouble(Candidate::milliampHoursPerCan).average().orElse(1)
-                            / 1000;
-            CellSupply supply =
-                    CellSupply.assumed(
-                            MeanCell.salvaged(ampHours, usual, format, chemistry),
-                            OptionalInt.empty());
-            PlannedWires wires =
-                    PlannedWires.of(PackPlanner.option(need, supply, size), need, supply);
-            List<List<PackCurrents.Source>> sources =
-                    units.stream()
-                            .map(group ->
-                                    group.stream()
-                                            .flatMap(unit ->
-                                                    Collections.nCopies(
-                                                            unit.cans(),
-                                                            new PackCurrents.Source(
-                                                                    chemistry.nominalVolts(),
-                                                                    unit.ohms() * unit.cans()))
-                                                            .stream())
-                                            .toList())
-                            .toList();
-            return new BuiltPack(
-                    pack,
-                    Assemblies.of(state).assembly(pack.name()),
-                    chemistry,
-                    format,
-                    units,
-                    new LayoutWish(
-                            units.stream().map(BuiltPack::cans).toList(),
-                            format,
-                            need.packing(),
-                            need.box(),
-                            asked.patterns(),
-                            asked.ends(),
-                            asked.takeOff()),
-                    new Arrangement.Electric(
-                            WiringParts.of(need.wiring(), wires.leadSquareMillimetres()),
-                            sources,
-                            asked.amps().orElse(wires.steadyAmps()),
-                            COPPER_CELSIUS),
-                    wires,
-                    planned);
-        }
-
-        private static double usualOhms(List<Candidate> all) {
-            double[] known =
-                    all.stream()
-                            .flatMapToDouble(cell -> cell.milliohmsPerCan().stream())
-                            .filter(milliohms -> milliohms > 0)
-                            .toArray();
-            return known.length == 0 ? USUAL_OHMS : Middle.of(known) / 1000;
-        }
-
-        private Unit unit(Candidate cell, double usualOhms) {
-            double perCan = cell.milliohmsPerCan().orElse(0) / 1000;
-            return new Unit(
-                    cell.id(),
-                    cell.count(),
-                    Cells.of(state)
-                            .cell(cell.id())
-                            .map(CellRecord::restingVolts)
-                            .orElse(OptionalDouble.empty()),
-                    cell.milliampHours() / 1000,
-                    (perCan > 0 ? perCan : usualOhms) / cell.count());
-        }
-
-        /// A need for a pack that was never planned: half its capacity an hour over its own window.
-        private static Need unplanned(List<List<Unit>> groups, Chemistry chemistry) {
-            double least =
-                    groups.stream()
-                            .mapToDouble(group -> group.stream().mapToDouble(Unit::ampHours).sum())
-                            .min()
-                            .orElse(1);
-            int series = groups.size();
-            double empty = series * chemistry.endVolts();
-            double watts = UNPLANNED_AN_HOUR * least * empty;
-            return Need.of(
-                    chemistry,
-                    new Window(empty, series * chemistry.chargeLimitVolts()),
-                    List.of(new LoadItem("", watts, 1, watts)));
-        }
+    /// Capacity of the smallest group, in Ah.
+    public double leastAmpHours() {
+        return leastAmpHours(groups);
     }
 
-    private static int cans(List<Unit> group) {
+    static double leastAmpHours(List<List<Unit>> groups) {
+        return groups.stream()
+                .mapToDouble(group -> group.stream().mapToDouble(Unit::ampHours).sum())
+                .min()
+                .orElseThrow();
+    }
+
+    static int cans(List<Unit> group) {
         return group.stream().mapToInt(Unit::cans).sum();
     }
 
@@ -397,27 +258,19 @@ public record BuiltPack(
         return TapCheck.expected(volts);
     }
 
-    /// Where each cell stands, by id.
-    Map<CellId, Integer> groupOf() {
-        Map<CellId, Integer> numbers = new HashMap<>();
-        for (int group = 0; group < groups.size(); group++)
-            for (Unit unit : groups.get(group)) numbers.put(unit.id(), group);
-        return numbers;
-    }
-
-    /// What a filling of the holder says of a can that is held: its group and place, or why it is
-    /// wrong here.
-    ///
-    /// @param arrangement the layout
-    /// @param filled cans that are in already
-    public Filling fill(CellId id, Arrangement arrangement, Set<CellId> filled) {
-        Integer group = groupOf().get(id);
-        if (group == null) return new Filling.NotOfThisPack(id);
-        int can = cansOf(group).indexOf(id);
-        Spot spot = arrangement.layout().places().get(group).get(can);
-        return filled.contains(id)
-                ? new Filling.AlreadyIn(id, group, spot)
-                : new Filling.GoesTo(id, group, spot, Layout.isUp(group));
+    /// What is said of a can that is held over the holder: its group and place, or that it does not
+    /// belong here.
+    public Filling fill(CellId id, Arrangement arrangement) {
+        for (int group = 0; group < groups.size(); group++) {
+            int can = cansOf(group).indexOf(id);
+            if (can >= 0)
+                return new Filling.GoesTo(
+                        id,
+                        group,
+                        arrangement.layout().places().get(group).get(can),
+                        Layout.isUp(group));
+        }
+        return new Filling.NotOfThisPack(id);
     }
 
     /// The pack as a network, in the layout that was said and with the layers that its current

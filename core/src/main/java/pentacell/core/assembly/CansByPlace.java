@@ -7,14 +7,14 @@ import java.util.Optional;
 import java.util.OptionalInt;
 
 /// Which can of which group stands at a place.
-public final class Standers {
-    private final Map<Spot, Stander> all = new HashMap<>();
+public final class CansByPlace {
+    private final Map<Spot, PlacedCan> all = new HashMap<>();
 
-    Standers(Layout layout) {
+    CansByPlace(Layout layout) {
         for (int group = 0; group < layout.places().size(); group++) {
             List<Spot> places = layout.places().get(group);
             for (int can = 0; can < places.size(); can++)
-                all.put(places.get(can), new Stander(group, can));
+                all.put(places.get(can), new PlacedCan(group, can));
         }
     }
 
@@ -22,16 +22,16 @@ public final class Standers {
     ///
     /// @param group from 0
     /// @param can its number in the group, from 0
-    public record Stander(int group, int can) {}
+    public record PlacedCan(int group, int can) {}
 
     /// What stands there; empty when nothing does.
-    public Optional<Stander> at(Spot spot) {
+    public Optional<PlacedCan> at(Spot spot) {
         return Optional.ofNullable(all.get(spot));
     }
 
     /// The group of what stands there, from 0.
     public OptionalInt group(Spot spot) {
-        Stander stander = all.get(spot);
-        return stander == null ? OptionalInt.empty() : OptionalInt.of(stander.group());
+        PlacedCan can = all.get(spot);
+        return can == null ? OptionalInt.empty() : OptionalInt.of(can.group());
     }
 }

@@ -1,12 +1,13 @@
-package pentacell.desktop.build;
+package pentacell.desktop.kit;
 
 import javafx.scene.control.Label;
 
 /// Labels that take no room while they say nothing.
-final class OnlyWhenSaid {
+public final class OnlyWhenSaid {
     private OnlyWhenSaid() {}
 
-    static void of(Label... labels) {
+    /// Follows their texts from now on.
+    public static void of(Label... labels) {
         for (Label label : labels)
             label.textProperty()
                     .subscribe(text -> {
