@@ -99,7 +99,8 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill) {
         double part = columns - Math.floor(columns);
         // lanes with a can more send their current along the band to those with one less
         double uneven = fill == Fill.STEPPED ? part * (1 - part) : 0;
-        double full = fill == Fill.WHOLE ? Math.ceil(columns) / columns : 1;
+        // places of whole columns over the cans in them
+        double full = fill == Fill.WHOLE ? Math.ceil(parallel / height) * height / parallel : 1;
         return full
                 * full
                 * (1 + LayoutSearch.SLIM_WEIGHT * slim)

@@ -35,12 +35,14 @@ public final class JoinCheck {
     /// @param id of the cell, or a name of the group
     /// @param volts at rest, in V
     /// @param ampHours its capacity, above 0
-    /// @param ohms its resistance with its fuse, above 0
-    public record Part(CellId id, double volts, double ampHours, double ohms) {
+    /// @param ohms its resistance with its fuses, above 0
+    /// @param cans it is made of, each behind its own fuse where there are any
+    public record Part(CellId id, double volts, double ampHours, double ohms, int cans) {
         public Part {
-            if (!(ampHours > 0 && ohms > 0))
+            if (!(ampHours > 0 && ohms > 0 && cans > 0))
                 throw new IllegalArgumentException(
-                        "%s has above 0 Ah and 0 Ω, was %s and %s".formatted(id, ampHours, ohms));
+                        "%s has above 0 Ah, 0 Ω and 0 cans, was %s, %s and %s"
+                                .formatted(id, ampHours, ohms, cans));
         }
     }
 
@@ -100,6 +102,14 @@ public final class JoinCheck {
         /// The largest current at the first moment, in A.
         public double mostAmps() {
             return flows.stream().mapToDouble(flow -> Math.abs(flow.firstAmps())).max().orElse(0);
+        }
+
+        /// The largest current through a can, and so through its fuse, at the first moment, in A.
+        public double mostAmpsOfACan() {
+            return flows.stream()
+                    .mapToDouble(flow -> Math.abs(flow.firstAmps()) / flow.part().cans())
+                    .max()
+                    .orElse(0);
         }
 
         /// The cell that is worked hardest at the first moment, when that is more than it should

@@ -174,8 +174,13 @@ public record PackToBuild(
                                 unit.id(),
                                 unit.volts().getAsDouble(),
                                 unit.ampHours(),
-                                unit.ohms() + electric.parts().cellFuseOhms() / unit.cans()));
+                                ohmsWithFuses(unit),
+                                unit.cans()));
         return parts;
+    }
+
+    private double ohmsWithFuses(Unit unit) {
+        return unit.ohms() + electric.parts().cellFuseOhms() / unit.cans();
     }
 
     /// What a group reads: as it was read last, else the mean of its cells; empty when neither is
@@ -220,7 +225,8 @@ public record PackToBuild(
                             new CellId("group-" + (group + 1)),
                             volts.getAsDouble(),
                             units.stream().mapToDouble(Unit::ampHours).sum(),
-                            1 / units.stream().mapToDouble(unit -> 1 / unit.ohms()).sum()));
+                            1 / units.stream().mapToDouble(unit -> 1 / ohmsWithFuses(unit)).sum(),
+                            cans(units)));
         }
         return judged(whole);
     }

@@ -37,7 +37,7 @@ final class JoiningTest {
     private static final RestCurve CURVE = RestCurve.of(Chemistry.NMC);
 
     private static Part part(int number, double volts, double ampHours, double ohms) {
-        return new Part(new CellId("C-" + number), volts, ampHours, ohms);
+        return new Part(new CellId("C-" + number), volts, ampHours, ohms, 1);
     }
 
     @ParameterizedTest
@@ -86,6 +86,19 @@ final class JoiningTest {
         }
         assertEquals(0, amps, 1e-9);
         assertEquals(0, charge, 1e-3);
+    }
+
+    @Test
+    void aFuseBearsTheCurrentOfItsOwnCan() {
+        // groups of 10 cans, 33 mV apart over 2 × 5 mΩ: 3.3 A in all, 0.33 A a can
+        Verdict groups =
+                JoinCheck.of(
+                        List.of(
+                                new Part(new CellId("G-1"), 3.753, 22, 0.005, 10),
+                                new Part(new CellId("G-2"), 3.786, 22, 0.005, 10)),
+                        CURVE);
+        assertEquals(3.3, groups.mostAmps(), 1e-9);
+        assertEquals(0.33, groups.mostAmpsOfACan(), 1e-9);
     }
 
     @Test

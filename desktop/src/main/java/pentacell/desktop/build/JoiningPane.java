@@ -201,7 +201,7 @@ final class JoiningPane extends VBox {
                         .get()
                         .map(PackToBuild::cellFuseAmps)
                         .orElse(OptionalDouble.empty());
-        if (fuse.isPresent() && verdict.mostAmps() > fuse.getAsDouble())
+        if (fuse.isPresent() && verdict.mostAmpsOfACan() > fuse.getAsDouble())
             return "■ the fuse on a cell would open, at %s"
                     .formatted(Quantity.CURRENT.text(fuse.getAsDouble(), 1));
         Optional<JoinCheck.Flow> tooMuch = verdict.tooMuch();
