@@ -83,6 +83,7 @@ public final class Main implements Runnable {
         commands.put("triage", TriageCommand.class);
         commands.put("analyse", AnalyseCommand.class);
         commands.put("instrument", InstrumentCommand.class);
+        commands.put("report", ReportCommand.class);
         commands.put("lot", LotCommand.class);
         commands.put("rehearse", RehearseCommand.class);
         return commands;

@@ -2,7 +2,6 @@ package pentacell.cli;
 
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -14,12 +13,8 @@ import org.jspecify.annotations.Nullable;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.circuit.Network;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.pack.Packs;
-import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.NumberText;
 import pentacell.workshop.exchange.LayoutJson;
-import pentacell.workshop.logbook.Logbook;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -117,32 +112,21 @@ final class NetworkCommand implements Callable<Integer> {
     }
 
     /// A pack of a workshop, in the layout that was taken for it.
-    private Optional<LayoutJson.Layout> ofPack(double amps, PrintWriter errors) throws IOException {
+    private Optional<LayoutJson.Layout> ofPack(double amps, PrintWriter errors) {
         Path file = Path.of(pack.get(0));
         String name = pack.get(1);
-        if (!Files.isRegularFile(file)) {
-            errors.println(file + " is not there.");
-            return Optional.empty();
-        }
-        WorkshopState state;
-        try (Logbook book = DemoWorkshop.opened(file)) {
-            state = book.state();
-        } catch (IOException refused) {
-            errors.println(refused.getMessage());
-            return Optional.empty();
-        }
-        PackToBuild.Asked asked = PackToBuild.Asked.NOTHING.at(OptionalDouble.of(amps));
-        Optional<PackToBuild> built = PackToBuild.of(state, JudgedStock.of(state), name, asked);
+        Optional<PackToBuild> built =
+                WorkshopPack.state(file, errors)
+                        .flatMap(state ->
+                                WorkshopPack.built(
+                                        state,
+                                        file,
+                                        name,
+                                        PackToBuild.Asked.NOTHING.at(OptionalDouble.of(amps)),
+                                        errors));
         Optional<PackCurrents.Circuit> circuit = built.flatMap(known -> known.circuit(celsius));
-        if (circuit.isEmpty())
-            errors.println(
-                    built.isEmpty()
-                            ? "%s has no matched pack \"%s\"; it has: %s"
-                                    .formatted(
-                                            file,
-                                            name,
-                                            String.join(", ", Packs.of(state).all().keySet()))
-                            : "%s: take a layout for it first, at Build".formatted(name));
+        if (built.isPresent() && circuit.isEmpty())
+            errors.println("%s: take a layout for it first, at Build".formatted(name));
         return circuit.map(known ->
                 new LayoutJson.Layout(
                         known.cells(), known.wires(), known.positive(), known.negative()));

@@ -7,6 +7,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -128,6 +132,58 @@ final class BuildCommandsTest {
         assertEquals(4, commands.run("network", "--pack", file, "Dome shutter 12 V", "--load=1A"));
         assertTrue(commands.errors().contains("take a layout"), commands.errors());
         assertEquals(2, commands.run("network", "--load=1A"));
+        paperOf(file);
+    }
+
+    private void paperOf(String file) throws IOException {
+        for (String what : List.of("build-book", "name-plate", "template", "pick-list", "labels")) {
+            Path out = folder.resolve(what + ".pdf");
+            assertEquals(
+                    0,
+                    commands.run(
+                            "report",
+                            file,
+                            "--what",
+                            what,
+                            "--pack",
+                            "Long night 24 V",
+                            "--out",
+                            out.toString()),
+                    commands.errors());
+            try (PDDocument paper = Loader.loadPDF(out.toFile())) {
+                String text = new PDFTextStripper().getText(paper);
+                assertTrue(text.contains(what.equals("labels") ? "HB" : "Long night 24 V"), text);
+            }
+        }
+        Path svg = folder.resolve("faces.svg");
+        assertEquals(
+                0,
+                commands.run(
+                        "report",
+                        file,
+                        "--what",
+                        "faces",
+                        "--pack",
+                        "Long night 24 V",
+                        "--out",
+                        svg.toString()));
+        assertTrue(Files.readString(svg).contains("<svg"));
+        assertEquals(
+                4, commands.run("report", file, "--what", "build-book", "--out", svg.toString()));
+        assertTrue(commands.errors().contains("say --pack with one of"), commands.errors());
+        assertEquals(2, commands.run("report", file, "--what", "song", "--out", svg.toString()));
+        assertTrue(commands.errors().contains("build-book"), commands.errors());
+        assertEquals(
+                4,
+                commands.run(
+                        "report",
+                        file,
+                        "--what",
+                        "faces",
+                        "--pack",
+                        "Dome shutter 12 V",
+                        "--out",
+                        svg.toString()));
     }
 
     @Test

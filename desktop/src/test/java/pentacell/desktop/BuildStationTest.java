@@ -30,6 +30,7 @@ import pentacell.core.assembly.Joining;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
 import pentacell.core.assembly.Standing;
+import pentacell.core.cell.CellId;
 import pentacell.core.pack.Packs;
 import pentacell.workshop.demo.TarnHollow;
 
@@ -196,6 +197,117 @@ final class BuildStationTest {
                             .text();
             line(bench, other);
             bench.awaitSaid(other + " does not belong to this pack");
+            bench.await(
+                    "one is in, and the next named",
+                    () ->
+                            bench.text("#layout-meaning")
+                                    .startsWith("1 of 70 cells in the holder. Next: "));
+            assertEquals(
+                    List.of(new CellId(first)),
+                    List.copyOf(assembly(bench, TarnHollow.LONG_NIGHT).inHolder()));
+            // the refused one stays to be corrected
+            set(bench, "#quick-line", "");
+            line(bench, first + " out");
+            bench.await(
+                    "and out again",
+                    () -> assembly(bench, TarnHollow.LONG_NIGHT).inHolder().isEmpty());
+        }
+    }
+
+    @Test
+    void aPlaceIsKeptFreeAndLookedAtFromNear() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT7);
+            bench.await(
+                    "the demo's layout",
+                    () -> bench.text("#layout-meaning").startsWith("As chosen"));
+            bench.await("nothing is looked for", () -> bench.isVisible("#layout-change"));
+            Bounds faces =
+                    bench.robot
+                            .lookup("#faces-layout")
+                            .query()
+                            .localToScreen(
+                                    bench.robot.lookup("#faces-layout").query().getBoundsInLocal());
+            double x = faces.getMinX() + 20;
+            double y = faces.getMinY() + 42;
+            bench.robot.moveTo(x, y).clickOn(MouseButton.SECONDARY);
+            bench.robot.clickOn("Keep this place free");
+            bench.awaitSaid("No other place for the can: add a row or a column first (Change it).");
+            MenuButton change = bench.robot.lookup("#layout-change").queryAs(MenuButton.class);
+            bench.robot.interact(() -> change.getItems().get(3).fire());
+            bench.await("a row more", () -> layout(bench).grid().rows() == 6);
+            bench.robot.moveTo(x, y).clickOn(MouseButton.SECONDARY);
+            bench.robot.clickOn("Keep this place free");
+            bench.await(
+                    "its can went elsewhere",
+                    () ->
+                            layout(bench).grid().keptFree().equals(List.of(new Spot(0, 0)))
+                                    && layout(bench).cansByPlace().at(new Spot(0, 0)).isEmpty());
+            // from near, the same place of the screen is another place of the pack
+            bench.robot.interact(() -> change.getItems().get(5).fire());
+            bench.robot.moveTo(x, y).clickOn(MouseButton.SECONDARY);
+            assertTrue(bench.robot.lookup("May be filled again").tryQuery().isEmpty());
+            bench.keys(KeyCode.ESCAPE);
+            bench.robot.interact(() -> change.getItems().get(7).fire());
+            bench.robot.moveTo(x, y).clickOn(MouseButton.SECONDARY);
+            bench.robot.clickOn("May be filled again");
+            bench.await("free to fill", () -> layout(bench).grid().keptFree().isEmpty());
+        }
+    }
+
+    @Test
+    void aCellOfAGroupThatStraysIsSwapped() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT7);
+            bench.await(
+                    "the demo's layout",
+                    () -> bench.text("#layout-meaning").startsWith("As chosen"));
+            bench.click("#tab-trial");
+            bench.await(
+                    "a swap is named",
+                    () -> bench.text("#trial-advice").matches("Group 5: \\S+ \\(.*"));
+            String leaving = bench.text("#trial-advice").replaceFirst("Group 5: (\\S+) .*", "$1");
+            List<CellId> before = groupFive(bench);
+            assertTrue(before.contains(new CellId(leaving)));
+            bench.click("#trial-swap");
+            bench.await("it left", () -> !groupFive(bench).contains(new CellId(leaving)));
+            assertEquals(
+                    before.indexOf(new CellId(leaving)),
+                    before.size() - 1 - changedFromEnd(before, groupFive(bench)),
+                    "the new one stands in its place");
+            bench.keys(KeyCode.CONTROL, KeyCode.Z);
+            bench.await("and back", () -> groupFive(bench).equals(before));
+        }
+    }
+
+    private static List<CellId> groupFive(BenchFixture bench) {
+        return Packs.of(bench.state()).pack(TarnHollow.LONG_NIGHT).orElseThrow().groups().get(4);
+    }
+
+    private static int changedFromEnd(List<CellId> before, List<CellId> after) {
+        for (int i = 0; i < before.size(); i++)
+            if (!before.get(before.size() - 1 - i).equals(after.get(after.size() - 1 - i)))
+                return i;
+        return -1;
+    }
+
+    @Test
+    void leadsAreSpreadOverPlugs() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT7);
+            bench.await(
+                    "the demo's layout",
+                    () -> bench.text("#layout-meaning").startsWith("As chosen"));
+            bench.click("#tab-taps");
+            set(bench, "#taps-plugs", "5 + 4");
+            bench.keys(KeyCode.ENTER);
+            assertTrue(bench.text("#taps-message").contains("8 in all, such as 4 + 4"));
+            set(bench, "#taps-plugs", "5 + 3");
+            bench.keys(KeyCode.ENTER);
+            bench.await(
+                    "two plugs", () -> assembly(bench, TarnHollow.LONG_NIGHT).plugs().count() == 2);
+            assertEquals("1.5", assembly(bench, TarnHollow.LONG_NIGHT).plugs().pin(4));
+            assertEquals("2.1", assembly(bench, TarnHollow.LONG_NIGHT).plugs().pin(5));
         }
     }
 

@@ -1,6 +1,7 @@
 package pentacell.reports;
 
 import java.util.OptionalDouble;
+import pentacell.core.cell.CellRecord;
 
 /// What stands on the label of a cell.
 ///
@@ -16,4 +17,15 @@ public record CellLabel(
         OptionalDouble volts,
         OptionalDouble milliampHours,
         OptionalDouble milliohms,
-        String date) {}
+        String date) {
+    /// The label of a cell as it was read and measured.
+    public static CellLabel of(CellRecord cell, String date) {
+        return new CellLabel(
+                cell.id().text(),
+                cell.donor().orElse(""),
+                cell.firstVolts(),
+                cell.milliampHours(),
+                cell.milliohms(),
+                date);
+    }
+}

@@ -48,7 +48,7 @@ final class FaceDrawing {
 
     /// Width of a face in its own size, in points.
     static double width(Arrangement arrangement) {
-        return arrangement.lengthMillimetres() * POINTS_A_MILLIMETRE;
+        return arrangement.drawnLengthMillimetres() * POINTS_A_MILLIMETRE;
     }
 
     /// Height of a face in its own size, in points.
@@ -78,7 +78,9 @@ final class FaceDrawing {
     /// @param alongMillimetres from the middle of the first can
     private double x(double alongMillimetres) {
         double along = alongMillimetres + format.diameterMillimetres() / 2;
-        return left + points * (face == Face.TOP ? along : arrangement.lengthMillimetres() - along);
+        return left
+                + points
+                        * (face == Face.TOP ? along : arrangement.drawnLengthMillimetres() - along);
     }
 
     private double y(double acrossMillimetres) {

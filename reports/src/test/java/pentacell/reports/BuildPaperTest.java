@@ -43,9 +43,10 @@ final class BuildPaperTest {
                                 Optional.empty(),
                                 EnumSet.of(Grid.Pattern.SQUARE),
                                 LayoutWish.Ends.ANYWHERE,
-                                TakeOff.EDGE),
+                                TakeOff.EDGE,
+                                List.of()),
                         new Arrangement.Electric(
-                                WiringParts.of(Wiring.USUAL, 2.5),
+                                WiringParts.of(Wiring.USUAL, 2.5, 69),
                                 sizes.stream()
                                         .map(size ->
                                                 Collections.nCopies(size, new Source(3.7, 0.05)))

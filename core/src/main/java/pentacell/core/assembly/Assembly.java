@@ -2,20 +2,26 @@ package pentacell.core.assembly;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import pentacell.core.cell.CellId;
 import pentacell.core.state.InOrder;
 
 /// A pack while it is put together.
 ///
 /// @param layout where its cans stand, once that was said
 /// @param ticked steps that are done, by code
+/// @param inHolder cells that stand in the holder, in the order they were put there
+/// @param plugs how its balance leads are spread
 /// @param taps what each lead of the plug read last, by position
 /// @param readings of its groups, oldest first
 /// @param whole what the whole pack read last
@@ -28,6 +34,8 @@ public record Assembly(
         Joining joining,
         Balancing balancing,
         Map<String, Ticked> ticked,
+        Set<CellId> inHolder,
+        Plugs plugs,
         SortedMap<Integer, OptionalDouble> taps,
         List<GroupReading> readings,
         Map<MeterPoint, Double> whole,
@@ -36,7 +44,8 @@ public record Assembly(
         Optional<Instant> standingSince) {
     public Assembly {
         ticked = InOrder.of(ticked);
-        taps = java.util.Collections.unmodifiableSortedMap(new TreeMap<>(taps));
+        inHolder = Collections.unmodifiableSet(new LinkedHashSet<>(inHolder));
+        taps = Collections.unmodifiableSortedMap(new TreeMap<>(taps));
         readings = List.copyOf(readings);
         whole = Map.copyOf(whole);
     }
@@ -49,6 +58,8 @@ public record Assembly(
                 Joining.WELD,
                 Balancing.TOP,
                 Map.of(),
+                Set.of(),
+                Plugs.ONE,
                 new TreeMap<>(),
                 List.of(),
                 Map.of(),
@@ -74,6 +85,11 @@ public record Assembly(
                     next.readings.add(new GroupReading(at, read.group(), read.volts()));
             case AssemblyFact.TapsRead read ->
                     read.readings().forEach(tap -> next.taps.put(tap.lead(), tap.volts()));
+            case AssemblyFact.CellPut put -> {
+                if (put.put() == AssemblyFact.Put.IN) next.inHolder.add(put.cell());
+                else next.inHolder.remove(put.cell());
+            }
+            case AssemblyFact.PlugsSaid said -> next.plugs = said.plugs();
             case AssemblyFact.TapsCleared cleared -> next.taps.clear();
             case AssemblyFact.WholeRead read -> next.whole.put(read.point(), read.volts());
             case AssemblyFact.WorkTicked work -> {
@@ -95,6 +111,8 @@ public record Assembly(
         private Joining joining = Assembly.this.joining;
         private Balancing balancing = Assembly.this.balancing;
         private final Map<String, Ticked> ticked = new LinkedHashMap<>(Assembly.this.ticked);
+        private final Set<CellId> inHolder = new LinkedHashSet<>(Assembly.this.inHolder);
+        private Plugs plugs = Assembly.this.plugs;
         private final SortedMap<Integer, OptionalDouble> taps = new TreeMap<>(Assembly.this.taps);
         private final List<GroupReading> readings = new ArrayList<>(Assembly.this.readings);
         private final Map<MeterPoint, Double> whole = new EnumMap<>(MeterPoint.class);
@@ -113,6 +131,8 @@ public record Assembly(
                     joining,
                     balancing,
                     ticked,
+                    inHolder,
+                    plugs,
                     taps,
                     readings,
                     whole,

@@ -2,6 +2,7 @@ package pentacell.core.assembly;
 
 import java.util.List;
 import java.util.Optional;
+import pentacell.core.cell.CellId;
 import pentacell.core.journal.Fact;
 import pentacell.core.unit.Limit;
 
@@ -33,6 +34,12 @@ public sealed interface AssemblyFact extends Fact {
         }
     }
 
+    /// It was said how the balance leads are spread over plugs.
+    record PlugsSaid(String pack, Plugs plugs) implements AssemblyFact {}
+
+    /// A cell was put into the holder, or taken out again.
+    record CellPut(String pack, CellId cell, Put put) implements AssemblyFact {}
+
     /// The readings of the balance plug no longer hold: it was wired anew.
     record TapsCleared(String pack) implements AssemblyFact {}
 
@@ -54,6 +61,12 @@ public sealed interface AssemblyFact extends Fact {
 
     /// The pack went on trial, is final, or was taken apart.
     record StandingSaid(String pack, Standing standing, String reason) implements AssemblyFact {}
+
+    /// Where a cell was put.
+    enum Put {
+        IN,
+        OUT
+    }
 
     /// Whether a step is done.
     enum Tick {

@@ -2,15 +2,29 @@ package pentacell.core.assembly;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
 
-/// A holder: places in rows, straight or nested.
+/// A holder: places in rows, straight or nested. One of several layers is drawn unfolded, layer
+/// beside layer; folded up like a paper fan they lie on each other.
 ///
 /// @param pattern how the rows lie
 /// @param pitchMillimetres from the middle of a can to the next in its row, in mm
-/// @param columns places in a row, 1 to 3000
+/// @param columns places in a row over all layers, 1 to 3000
 /// @param rows rows, 1 to 3000
-public record Grid(Pattern pattern, double pitchMillimetres, int columns, int rows) {
+/// @param foldedInto layers, each with as many columns, 2 or more, of straight rows; empty for one
+/// @param free places where nothing may stand, in order of rows; empty when there are none
+public record Grid(
+        Pattern pattern,
+        double pitchMillimetres,
+        int columns,
+        int rows,
+        OptionalInt foldedInto,
+        Optional<List<Spot>> free) {
     private static final int MOST = 3000;
+
+    /// Room between layers where they are drawn beside each other, in pitches.
+    private static final double DRAWN_APART = 0.75;
 
     /// From row to row where cans nest, in pitches.
     private static final double NESTED_STEP = Math.sqrt(3) / 2;
@@ -23,6 +37,58 @@ public record Grid(Pattern pattern, double pitchMillimetres, int columns, int ro
             throw new IllegalArgumentException(
                     "a holder has 1 to 3000 columns and rows, was %d × %d"
                             .formatted(columns, rows));
+        if (foldedInto.orElse(1) == 1) foldedInto = OptionalInt.empty();
+        if (foldedInto.isPresent()
+                && (foldedInto.getAsInt() < 1
+                        || columns % foldedInto.getAsInt() != 0
+                        || pattern == Pattern.NESTED))
+            throw new IllegalArgumentException(
+                    "%d columns, %s, do not fold into %d layers"
+                            .formatted(columns, pattern.words(), foldedInto.getAsInt()));
+        free =
+                free.map(spots -> spots.stream().distinct().sorted(Spot.BY_ROWS).toList())
+                        .filter(spots -> !spots.isEmpty());
+    }
+
+    /// A holder of one layer that may be filled everywhere.
+    public Grid(Pattern pattern, double pitchMillimetres, int columns, int rows) {
+        this(pattern, pitchMillimetres, columns, rows, OptionalInt.empty(), Optional.empty());
+    }
+
+    /// How many layers lie on each other.
+    public int layers() {
+        return foldedInto.orElse(1);
+    }
+
+    /// The layer of a place, from 0.
+    public int layer(Spot spot) {
+        return spot.column() / columnsOfALayer();
+    }
+
+    /// Columns of each layer.
+    public int columnsOfALayer() {
+        return columns / layers();
+    }
+
+    /// The places where nothing may stand: a bracket, a screw or the board is there.
+    public List<Spot> keptFree() {
+        return free.orElse(List.of());
+    }
+
+    /// The same with other places kept free; those outside of it are left out.
+    public Grid keeping(List<Spot> spots) {
+        return new Grid(
+                pattern,
+                pitchMillimetres,
+                columns,
+                rows,
+                foldedInto,
+                Optional.of(spots.stream().filter(this::has).toList()));
+    }
+
+    /// The same in as many layers.
+    public Grid folded(int layers) {
+        return new Grid(pattern, pitchMillimetres, columns, rows, OptionalInt.of(layers), free);
     }
 
     /// How rows lie beside each other.
@@ -49,10 +115,10 @@ public record Grid(Pattern pattern, double pitchMillimetres, int columns, int ro
         return spot.column() < columns && spot.row() < rows;
     }
 
-    /// The middle of a place along the rows, in mm from the middle of the first.
+    /// The middle of a place along the rows as it is drawn, in mm from the middle of the first.
     public double alongMillimetres(Spot spot) {
         double shift = pattern == Pattern.NESTED && spot.row() % 2 == 1 ? 0.5 : 0;
-        return (spot.column() + shift) * pitchMillimetres;
+        return (spot.column() + shift + DRAWN_APART * layer(spot)) * pitchMillimetres;
     }
 
     /// The middle of a place across the rows, in mm from the middle of the first.
@@ -64,10 +130,16 @@ public record Grid(Pattern pattern, double pitchMillimetres, int columns, int ro
         return pattern == Pattern.NESTED ? NESTED_STEP : 1;
     }
 
-    /// Length along the rows with cans of a diameter, in mm.
+    /// Length along the rows with cans of a diameter, in mm; of a layer.
     public double lengthMillimetres(double diameterMillimetres) {
         double shift = pattern == Pattern.NESTED && rows > 1 ? 0.5 : 0;
-        return (columns - 1 + shift) * pitchMillimetres + diameterMillimetres;
+        return (columnsOfALayer() - 1 + shift) * pitchMillimetres + diameterMillimetres;
+    }
+
+    /// What the layers after the first add to the length where they are drawn beside each other, in
+    /// mm.
+    public double besideMillimetres() {
+        return (layers() - 1) * (columnsOfALayer() + DRAWN_APART) * pitchMillimetres;
     }
 
     /// Width across the rows with cans of a diameter, in mm.
@@ -75,8 +147,8 @@ public record Grid(Pattern pattern, double pitchMillimetres, int columns, int ro
         return (rows - 1) * rowStep() * pitchMillimetres + diameterMillimetres;
     }
 
-    /// The places whose cans touch a can, but for the holder's wall between them: four at most in
-    /// straight rows, six in nested ones.
+    /// The places whose cans touch a can, but for the holder's wall between them, or lie on it over
+    /// a fold: four at most in straight rows, six in nested ones.
     public List<Spot> beside(Spot spot) {
         List<Spot> found = new ArrayList<>(6);
         add(found, spot.column() - 1, spot.row());

@@ -1,11 +1,14 @@
 package pentacell.core.assembly;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /// Where the cans of a pack stand. Groups alternate: those of even number from 0 have their
 /// positive ends on the top face, the others on the bottom face.
@@ -88,54 +91,88 @@ public record Layout(Grid grid, List<List<Spot>> places, TakeOff takeOff) {
     }
 
     private Layout moved(int moreColumns, UnaryOperator<Spot> to) {
-        List<List<Spot>> moved =
-                places.stream().map(group -> group.stream().map(to).toList()).toList();
-        int first = moreColumns == 0 ? 0 : columns(moved).min().orElse(0);
-        int most = columns(moved).max().orElse(0) - first + 1;
-        return new Layout(
+        List<List<Spot>> moved = each(places, to);
+        List<Spot> free = grid.keptFree().stream().map(to).toList();
+        // a column that came to lie empty at an edge is given up
+        int first = moreColumns == 0 ? 0 : columns(moved, free).min().orElse(0);
+        int most =
+                moreColumns == 0
+                        ? grid.columns()
+                        : columns(moved, free).max().orElse(0) - first + 1;
+        UnaryOperator<Spot> back = spot -> new Spot(spot.column() - first, spot.row());
+        Grid holder =
                 new Grid(
                         grid.pattern(),
                         grid.pitchMillimetres(),
-                        moreColumns == 0 ? grid.columns() : most,
-                        grid.rows()),
-                moved.stream()
-                        .map(group ->
-                                group.stream()
-                                        .map(spot -> new Spot(spot.column() - first, spot.row()))
-                                        .toList())
-                        .toList(),
-                takeOff);
+                        most,
+                        grid.rows(),
+                        grid.foldedInto(),
+                        Optional.of(free.stream().map(back).toList()));
+        return new Layout(holder, each(moved, back), takeOff);
     }
 
-    private static IntStream columns(List<List<Spot>> places) {
-        return places.stream().flatMap(List::stream).mapToInt(Spot::column);
+    private static List<List<Spot>> each(List<List<Spot>> places, UnaryOperator<Spot> to) {
+        return places.stream().map(group -> group.stream().map(to).toList()).toList();
+    }
+
+    private static IntStream columns(List<List<Spot>> places, List<Spot> free) {
+        return Stream.concat(places.stream().flatMap(List::stream), free.stream())
+                .mapToInt(Spot::column);
     }
 
     /// The same after the cans of two places changed them; one may be empty.
     public Layout swapped(Spot one, Spot other) {
-        return moved(0, spot -> spot.equals(one) ? other : spot.equals(other) ? one : spot);
+        UnaryOperator<Spot> way =
+                spot -> spot.equals(one) ? other : spot.equals(other) ? one : spot;
+        return new Layout(grid, each(places, way), takeOff);
     }
 
-    /// The same with a row or a column of empty places more.
+    /// The same with a row, or a column in every layer, of empty places more.
     public Layout grown(int columns, int rows) {
-        return new Layout(
+        int layer = grid.columnsOfALayer();
+        UnaryOperator<Spot> way =
+                spot -> new Spot(spot.column() + spot.column() / layer * columns, spot.row());
+        Grid larger =
                 new Grid(
                         grid.pattern(),
                         grid.pitchMillimetres(),
-                        grid.columns() + columns,
-                        grid.rows() + rows),
-                places,
-                takeOff);
+                        grid.columns() + columns * grid.layers(),
+                        grid.rows() + rows,
+                        grid.foldedInto(),
+                        Optional.of(grid.keptFree().stream().map(way).toList()));
+        return new Layout(larger, each(places, way), takeOff);
     }
 
-    /// The places that are empty.
+    /// The same with a place kept free, or no longer; a can that stands there goes to the nearest
+    /// empty place. Empty when there is no other place for it.
+    public Optional<Layout> keepingFree(Spot spot) {
+        List<Spot> free = new ArrayList<>(grid.keptFree());
+        if (free.remove(spot)) return Optional.of(new Layout(grid.keeping(free), places, takeOff));
+        free.add(spot);
+        Layout kept = new Layout(grid.keeping(free), places, takeOff);
+        if (cansByPlace().at(spot).isEmpty()) return Optional.of(kept);
+        return kept.blanks().stream()
+                .min(
+                        Comparator.comparingDouble((Spot blank) -> apart(blank, spot))
+                                .thenComparing(Spot.BY_ROWS))
+                .map(blank -> kept.swapped(spot, blank));
+    }
+
+    private double apart(Spot one, Spot other) {
+        return Math.hypot(
+                grid.alongMillimetres(one) - grid.alongMillimetres(other),
+                grid.acrossMillimetres(one) - grid.acrossMillimetres(other));
+    }
+
+    /// The places that are empty and may be filled.
     public List<Spot> blanks() {
         CansByPlace placed = cansByPlace();
+        List<Spot> free = grid.keptFree();
         List<Spot> empty = new ArrayList<>();
         for (int row = 0; row < grid.rows(); row++)
             for (int column = 0; column < grid.columns(); column++) {
                 Spot spot = new Spot(column, row);
-                if (placed.group(spot).isEmpty()) empty.add(spot);
+                if (placed.group(spot).isEmpty() && !free.contains(spot)) empty.add(spot);
             }
         return empty;
     }

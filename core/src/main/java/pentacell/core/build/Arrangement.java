@@ -7,7 +7,7 @@ import pentacell.core.assembly.Layout;
 /// A layout with what it comes to.
 ///
 /// @param words how it lies, in words
-/// @param lengthMillimetres of the cans along the rows
+/// @param lengthMillimetres of the cans along the rows; of a layer
 /// @param widthMillimetres of the cans across the rows
 /// @param leastBridges fewest touching pairs between a group and the next
 /// @param remarks what a builder must see
@@ -22,6 +22,11 @@ public record Arrangement(
         Optional<PackCurrents> currents) {
     public Arrangement {
         remarks = List.copyOf(remarks);
+    }
+
+    /// Length as it is drawn, layers beside each other, in mm.
+    public double drawnLengthMillimetres() {
+        return lengthMillimetres + layout.grid().besideMillimetres();
     }
 
     /// Whether it can be built so.

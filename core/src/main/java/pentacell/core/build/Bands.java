@@ -2,7 +2,10 @@ package pentacell.core.build;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.IntStream;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
@@ -15,7 +18,11 @@ import pentacell.core.unit.Count;
 /// @param height rows of a band
 /// @param bands bands beside each other
 /// @param fill how groups take their columns
-record Bands(Grid.Pattern pattern, int height, int bands, Fill fill) {
+/// @param layers folded onto each other
+record Bands(Grid.Pattern pattern, int height, int bands, Fill fill, int layers) {
+    /// So many columns of a layer may stay empty where its groups end.
+    private static final int MORE_COLUMNS = 2;
+
     /// How groups take their columns.
     enum Fill {
         /// Whole columns each; what is left of the last stays empty.
@@ -24,67 +31,141 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill) {
         STEPPED
     }
 
-    /// The layout; none when a band would have no group.
-    List<Layout> layouts(LayoutWish wish) {
-        List<Integer> sizes = wish.groupSizes();
-        if (bands > sizes.size()) return List.of();
-        List<List<Integer>> inBand = new ArrayList<>();
-        int next = 0;
-        for (int band = 0; band < bands; band++) {
-            int count = sizes.size() / bands + (band < sizes.size() % bands ? 1 : 0);
-            List<Integer> groups = new ArrayList<>();
-            for (int i = 0; i < count; i++) groups.add(next++);
-            inBand.add(groups);
+    /// The layout; empty when a band would have no group, or groups do not come to lie whole in a
+    /// layer.
+    Optional<Layout> layout(LayoutWish wish) {
+        if (bands > wish.groupSizes().size() || layers > 1 && fill == Fill.STEPPED)
+            return Optional.empty();
+        if (layers == 1) {
+            Laid laid = lay(wish, 0, Integer.MAX_VALUE);
+            // a longer band behind a shorter one begins before the first column
+            if (laid.least() < 0 && !wish.keptFree().isEmpty())
+                laid = lay(wish, -laid.least(), Integer.MAX_VALUE);
+            return laid.inGrid(wish, this, Math.min(0, laid.least()), laid.most() + 1);
         }
-        List<List<Strip>> strips = new ArrayList<>();
-        int begin = 0;
-        int least = 0;
-        int most = 0;
+        int widest =
+                wish.groupSizes().stream().mapToInt(size -> ceil(size, height)).max().orElse(1);
+        int least = ceil(ceil(wish.cans(), height * bands), layers);
+        for (int columns = Math.max(least, widest);
+                columns <= least + widest + MORE_COLUMNS;
+                columns++) {
+            Laid laid = lay(wish, 0, columns);
+            if (laid.least() >= 0 && laid.most() < columns * layers && !laid.isSplit(columns))
+                return laid.inGrid(wish, this, 0, columns * layers);
+        }
+        return Optional.empty();
+    }
+
+    private static int ceil(int whole, int by) {
+        return (whole + by - 1) / by;
+    }
+
+    /// Lays cans one by one.
+    ///
+    /// @param begin column of the first can
+    /// @param fold columns of a layer, over whose end no group is laid
+    private Laid lay(LayoutWish wish, int begin, int fold) {
+        List<Integer> sizes = wish.groupSizes();
+        Set<Spot> free = Set.copyOf(wish.keptFree());
+        List<List<Cursor>> groups = new ArrayList<>();
+        int column = begin;
         for (int band = 0; band < bands; band++) {
-            boolean isForth = band % 2 == 0;
-            int used = columns(inBand.get(band), sizes);
-            List<Strip> strip = new ArrayList<>();
-            int column = begin;
+            int step = band % 2 == 0 ? 1 : -1;
+            int count = sizes.size() / bands + (band < sizes.size() % bands ? 1 : 0);
             int row = 0;
-            for (int group : inBand.get(band)) {
-                List<Cursor> cans = new ArrayList<>();
+            for (int i = 0; i < count; i++) {
+                int size = sizes.get(groups.size());
                 if (fill == Fill.WHOLE && row > 0) {
-                    column += isForth ? 1 : -1;
+                    column += step;
                     row = 0;
                 }
-                for (int can = 0; can < sizes.get(group); can++) {
-                    cans.add(new Cursor(column, band * height + row));
-                    row++;
-                    if (row == height) {
-                        row = 0;
-                        column += isForth ? 1 : -1;
-                    }
+                List<Cursor> cans = strip(size, new Cursor(column, row), band, step, free);
+                if (fold < Integer.MAX_VALUE && isFolded(cans, fold)) {
+                    int layer = Math.floorDiv(column, fold);
+                    column = step > 0 ? (layer + 1) * fold : layer * fold - 1;
+                    cans = strip(size, new Cursor(column, 0), band, step, free);
                 }
-                strip.add(new Strip(cans));
+                groups.add(cans);
+                Cursor last = cans.get(cans.size() - 1);
+                row = (last.row() + 1) % height;
+                column = last.column() + (row == 0 ? step : 0);
             }
-            strips.add(strip);
-            int end = begin + (isForth ? used - 1 : 1 - used);
-            least = Math.min(least, Math.min(begin, end));
-            most = Math.max(most, Math.max(begin, end));
-            begin = end;
+            // the next band comes back from where this one ended
+            column = groups.get(groups.size() - 1).get(sizes.get(groups.size() - 1) - 1).column();
         }
-        Grid grid = new Grid(pattern, wish.pitchMillimetres(), most - least + 1, height * bands);
-        int shift = least;
-        List<List<Spot>> places =
-                strips.stream()
-                        .flatMap(List::stream)
-                        .map(strip ->
-                                strip.cans().stream()
-                                        .map(can -> new Spot(can.column() - shift, can.row()))
-                                        .toList())
-                        .toList();
-        return List.of(new Layout(grid, places, wish.takeOff()));
+        return new Laid(groups);
+    }
+
+    /// @param from row within the band
+    private List<Cursor> strip(int size, Cursor from, int band, int step, Set<Spot> free) {
+        List<Cursor> cans = new ArrayList<>(size);
+        int column = from.column();
+        int row = from.row();
+        // as many free places as there are can be passed over
+        for (int passed = 0; cans.size() < size && passed <= size + free.size(); passed++) {
+            boolean isFree =
+                    column >= 0
+                            && !free.isEmpty()
+                            && free.contains(new Spot(column, band * height + row));
+            if (!isFree) cans.add(new Cursor(column, band * height + row));
+            row++;
+            if (row == height) {
+                row = 0;
+                column += step;
+            }
+        }
+        return cans;
+    }
+
+    private static boolean isFolded(List<Cursor> cans, int fold) {
+        return cans.stream().mapToInt(can -> Math.floorDiv(can.column(), fold)).distinct().count()
+                > 1;
     }
 
     /// @param column below 0 while bands are laid
     private record Cursor(int column, int row) {}
 
-    private record Strip(List<Cursor> cans) {}
+    private record Laid(List<List<Cursor>> groups) {
+        int least() {
+            return columns().min().orElse(0);
+        }
+
+        int most() {
+            return columns().max().orElse(0);
+        }
+
+        private IntStream columns() {
+            return groups.stream().flatMap(List::stream).mapToInt(Cursor::column);
+        }
+
+        boolean isSplit(int fold) {
+            return groups.stream().anyMatch(cans -> isFolded(cans, fold));
+        }
+
+        Optional<Layout> inGrid(LayoutWish wish, Bands way, int first, int end) {
+            Grid grid =
+                    new Grid(
+                                    way.pattern,
+                                    wish.pitchMillimetres(),
+                                    end - first,
+                                    way.height * way.bands)
+                            .folded(way.layers)
+                            .keeping(wish.keptFree());
+            return Optional.of(
+                    new Layout(
+                            grid,
+                            groups.stream()
+                                    .map(cans ->
+                                            cans.stream()
+                                                    .map(can ->
+                                                            new Spot(
+                                                                    can.column() - first,
+                                                                    can.row()))
+                                                    .toList())
+                                    .toList(),
+                            wish.takeOff()));
+        }
+    }
 
     /// About how much is lost: bridges from group to group and columns within groups, more for a
     /// slim one.
@@ -94,7 +175,7 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill) {
         double bridges = pattern == Grid.Pattern.NESTED ? 2 * height - 1 : height;
         double columns = Math.max(1, parallel / height);
         double rows = (double) height * bands;
-        double along = wish.cans() / rows;
+        double along = wish.cans() / rows / layers;
         double slim = Math.max(along, rows) / Math.min(along, rows);
         double part = columns - Math.floor(columns);
         // lanes with a can more send their current along the band to those with one less
@@ -109,21 +190,14 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill) {
                         + series * uneven * uneven * height / 12.0);
     }
 
-    private int columns(List<Integer> groups, List<Integer> sizes) {
-        if (fill == Fill.STEPPED) {
-            int cans = groups.stream().mapToInt(sizes::get).sum();
-            return (cans + height - 1) / height;
-        }
-        return groups.stream().mapToInt(group -> (sizes.get(group) + height - 1) / height).sum();
-    }
-
     /// In words, such as `1 band of 5 rows, square`.
     String words(OptionalInt blanks) {
-        return "%s of %s, %s%s%s"
+        return "%s of %s, %s%s%s%s"
                 .formatted(
                         Count.of(bands, "band", "bands"),
                         Count.of(height, "row", "rows"),
                         pattern.words(),
+                        layers > 1 ? ", " + Count.of(layers, "layer", "layers") : "",
                         fill == Fill.STEPPED ? ", stepped borders" : "",
                         blanks.orElse(0) == 0
                                 ? ""

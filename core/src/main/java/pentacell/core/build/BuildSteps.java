@@ -39,6 +39,7 @@ public final class BuildSteps {
     /// @param parts what it is wired with
     /// @param mainFuseAmps rating of the main fuse, in A; empty when it is not planned
     /// @param hasCellFuses whether every cell has a fuse
+    /// @param folds how its layers lie on each other; empty for one layer
     public record Work(
             int series,
             int cans,
@@ -47,7 +48,8 @@ public final class BuildSteps {
             Optional<PackCurrents> currents,
             WiringParts parts,
             OptionalDouble mainFuseAmps,
-            boolean hasCellFuses) {}
+            boolean hasCellFuses,
+            Optional<Folds> folds) {}
 
     /// The steps.
     public static List<BuildStep> of(Work work) {
@@ -125,13 +127,14 @@ public final class BuildSteps {
                 null,
                 List.of(),
                 List.of("board"));
+        work.folds().ifPresent(this::fold);
         add(
                 "cover",
                 "Paper, tape, foam, sleeve",
                 "Fish paper over both faces and between faces and leads, tape over edges, then foam, the sleeve last. No lead lies across the edge of two groups.",
                 null,
                 List.of("fish paper for both faces", "tape", "foam", "sleeve"),
-                List.of("behind"));
+                List.of(work.folds().isPresent() ? "fold" : "behind"));
         add(
                 "plate",
                 "Strain relief, box, name plate",
@@ -139,6 +142,18 @@ public final class BuildSteps {
                 null,
                 List.of("1 name plate"),
                 List.of("cover"));
+    }
+
+    private void fold(Folds folds) {
+        add(
+                "fold",
+                "Fold the layers",
+                "Like a paper fan, %s faces together first; a sheet of insulation larger than a face into every fold, and the links over the edge under tape."
+                        .formatted(folds.inside(0).words()),
+                "Faces that come together differ by up to %s: a strip that pokes through the sheet shorts them."
+                        .formatted(Count.of(folds.mostApart(), "group", "groups")),
+                List.of(Count.of(folds.layers() - 1, "sheet", "sheets") + " of insulation"),
+                List.of("behind"));
     }
 
     private void tryOut() {

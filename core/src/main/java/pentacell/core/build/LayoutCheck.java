@@ -32,7 +32,9 @@ public final class LayoutCheck {
         leads(layout, remarks);
         box(layout, wish, remarks);
         holder(layout.grid(), wish.format(), remarks);
+        keptFree(layout, remarks);
         insulation(layout, remarks);
+        layers(layout, remarks);
         return List.copyOf(remarks);
     }
 
@@ -137,10 +139,11 @@ public final class LayoutCheck {
                 new LayoutRemark(
                         LayoutRemark.Kind.BROKEN,
                         List.of(),
-                        "it does not go into the box: %s × %s of cans, one layer high"
+                        "it does not go into the box: %s × %s of cans, %s high"
                                 .formatted(
                                         Quantity.LENGTH.text(length(layout, wish)),
-                                        Quantity.LENGTH.text(width(layout, wish)))));
+                                        Quantity.LENGTH.text(width(layout, wish)),
+                                        Count.of(layout.grid().layers(), "layer", "layers"))));
     }
 
     static double length(Layout layout, LayoutWish wish) {
@@ -161,6 +164,34 @@ public final class LayoutCheck {
                                     .formatted(
                                             Quantity.LENGTH.text(format.diameterMillimetres()),
                                             Quantity.LENGTH.text(grid.pitchMillimetres()))));
+    }
+
+    private static void keptFree(Layout layout, List<LayoutRemark> remarks) {
+        CansByPlace placed = layout.cansByPlace();
+        for (Spot spot : layout.grid().keptFree())
+            placed.group(spot)
+                    .ifPresent(group ->
+                            remarks.add(
+                                    new LayoutRemark(
+                                            LayoutRemark.Kind.BROKEN,
+                                            List.of(),
+                                            "a can of group %d stands in %s, which is kept free"
+                                                    .formatted(group + 1, spot))));
+    }
+
+    private static void layers(Layout layout, List<LayoutRemark> remarks) {
+        int layers = layout.grid().layers();
+        if (layers == 1) return;
+        remarks.add(
+                new LayoutRemark(
+                        LayoutRemark.Kind.CAUTION,
+                        List.of(),
+                        "%d layers lie on each other, %s faces first, with the voltage of up to %s between them: a sheet of insulation goes in every fold"
+                                .formatted(
+                                        layers,
+                                        Folds.of(layout).inside(0).words(),
+                                        Count.of(
+                                                Folds.of(layout).mostApart(), "group", "groups"))));
     }
 
     /// Pairs of cans side by side whose faces lie three groups' voltage or more apart.

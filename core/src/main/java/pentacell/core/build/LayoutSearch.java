@@ -85,38 +85,55 @@ public final class LayoutSearch {
     /// @param squeeze about how much is lost: bridges between groups and columns within them
     private record Draft(Layout layout, String words, double squeeze) {}
 
+    /// Those of the fewest layers that go into the box.
     private static List<Draft> drafts(LayoutWish wish) {
-        List<Bands> ways = new ArrayList<>();
-        int cans = wish.cans();
-        for (Grid.Pattern pattern : Grid.Pattern.values())
-            for (int bands = 1; bands <= Math.min(wish.groupSizes().size(), MOST_BANDS); bands++)
-                for (int height = 1; height <= Math.max(1, cans / bands); height++)
-                    if (wish.patterns().contains(pattern)
-                            && isWorthLaying(pattern, height * bands, wish))
-                        for (Bands.Fill fill : Bands.Fill.values())
-                            ways.add(new Bands(pattern, height, bands, fill));
+        int most = wish.box().isPresent() ? LayoutWish.MOST_LAYERS : 1;
+        List<Draft> drafts = new ArrayList<>();
+        for (int layers = 1; layers <= most && drafts.isEmpty(); layers++)
+            drafts = drafts(wish, layers);
+        return drafts;
+    }
+
+    private static List<Draft> drafts(LayoutWish wish, int layers) {
+        List<Bands> ways = ways(wish, layers);
         // cans are laid one by one only where something can come of it
         ways.sort(Comparator.comparingDouble(way -> way.squeeze(wish)));
         List<Draft> drafts = new ArrayList<>();
         Set<Layout> known = new HashSet<>();
         for (Bands way : ways) {
             if (drafts.size() == MOST_LAID) break;
-            for (Layout layout : way.layouts(wish)) {
-                if (!isWanted(layout, wish) || !known.add(layout)) continue;
-                drafts.add(
-                        new Draft(
-                                layout,
-                                way.words(OptionalInt.of(layout.blanks().size())),
-                                way.squeeze(wish)));
-            }
+            way.layout(wish)
+                    .filter(layout -> isWanted(layout, wish) && known.add(layout))
+                    .ifPresent(layout ->
+                            drafts.add(
+                                    new Draft(
+                                            layout,
+                                            way.words(OptionalInt.of(layout.blanks().size())),
+                                            way.squeeze(wish))));
         }
         return drafts;
     }
 
+    private static List<Bands> ways(LayoutWish wish, int layers) {
+        List<Bands> ways = new ArrayList<>();
+        int cans = wish.cans();
+        for (Grid.Pattern pattern : Grid.Pattern.values())
+            for (int bands = 1; bands <= Math.min(wish.groupSizes().size(), MOST_BANDS); bands++)
+                for (int height = 1; height <= Math.max(1, cans / bands); height++)
+                    if (wish.patterns().contains(pattern)
+                            && isWorthLaying(pattern, height * bands, layers, wish))
+                        for (Bands.Fill fill : Bands.Fill.values())
+                            ways.add(new Bands(pattern, height, bands, fill, layers));
+        return ways;
+    }
+
     /// Whether about so many rows can come to anything: told before cans are laid one by one.
-    private static boolean isWorthLaying(Grid.Pattern pattern, int rows, LayoutWish wish) {
-        int columns = (wish.cans() + rows - 1) / rows;
-        Grid about = new Grid(pattern, wish.pitchMillimetres(), columns, rows);
+    private static boolean isWorthLaying(
+            Grid.Pattern pattern, int rows, int layers, LayoutWish wish) {
+        if (layers > 1 && pattern == Grid.Pattern.NESTED) return false;
+        int columns = (wish.cans() + rows * layers - 1) / (rows * layers);
+        Grid about =
+                new Grid(pattern, wish.pitchMillimetres(), columns * layers, rows).folded(layers);
         if (wish.box().isPresent()) return wish.holds(about);
         double slim = (double) Math.max(columns, rows) / Math.min(columns, rows);
         return slim <= 2 * MOST_SLIM || wish.cans() <= FEW_CANS;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import pentacell.core.assembly.Grid;
+import pentacell.core.assembly.Spot;
 import pentacell.core.assembly.TakeOff;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.need.Box;
@@ -18,6 +19,7 @@ import pentacell.core.need.Packing;
 /// @param patterns how rows may lie
 /// @param ends where the ends of the string shall lie
 /// @param takeOff where the leads leave
+/// @param keptFree places where nothing may stand, counted from the first of the top face
 public record LayoutWish(
         List<Integer> groupSizes,
         CellFormat format,
@@ -25,9 +27,14 @@ public record LayoutWish(
         Optional<Box> box,
         Set<Grid.Pattern> patterns,
         Ends ends,
-        TakeOff takeOff) {
+        TakeOff takeOff,
+        List<Spot> keptFree) {
+    /// More layers are not laid on each other.
+    static final int MOST_LAYERS = 6;
+
     public LayoutWish {
         groupSizes = List.copyOf(groupSizes);
+        keptFree = List.copyOf(keptFree);
         patterns = Set.copyOf(patterns);
         if (groupSizes.isEmpty()) throw new IllegalArgumentException("a pack has a group or more");
     }
@@ -59,14 +66,19 @@ public record LayoutWish(
         return groupSizes.stream().mapToInt(Integer::intValue).sum();
     }
 
-    /// Whether a grid goes into the box lying flat, in one layer, whichever way round.
+    /// Height of a layer with what lies on its ends, in mm.
+    double layerMillimetres() {
+        return format.lengthMillimetres() + 2 * packing.endMillimetres();
+    }
+
+    /// Whether a grid goes into the box, whichever way round.
     boolean holds(Grid grid) {
         if (box.isEmpty()) return true;
         Box inside = box.get();
         double wall = 2 * packing.wallMillimetres();
         double length = grid.lengthMillimetres(format.diameterMillimetres()) + wall;
         double width = grid.widthMillimetres(format.diameterMillimetres()) + wall;
-        double height = format.lengthMillimetres() + 2 * packing.endMillimetres() + wall;
+        double height = grid.layers() * layerMillimetres() + wall;
         double a = inside.lengthMillimetres();
         double b = inside.widthMillimetres();
         double c = inside.heightMillimetres();

@@ -21,12 +21,14 @@ final class PackLinks {
     private final Layout layout;
     private final WiringParts parts;
     private final CansByPlace placed;
+    private final Folds folds;
     private final List<Link> links = new ArrayList<>();
 
     private PackLinks(Layout layout, WiringParts parts) {
         this.layout = layout;
         this.parts = parts;
         placed = layout.cansByPlace();
+        folds = Folds.of(layout);
     }
 
     /// One layer of each, top face first.
@@ -53,7 +55,7 @@ final class PackLinks {
                             joint,
                             spot,
                             other,
-                            parts.strip(layout.grid().pitchMillimetres(), 1));
+                            parts.strip(folds.linkMillimetres(face, spot, other, parts), 1));
                 }
     }
 

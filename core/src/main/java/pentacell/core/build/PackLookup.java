@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import pentacell.core.assembly.Assemblies;
+import pentacell.core.assembly.Assembly;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
@@ -44,27 +45,30 @@ record PackLookup(WorkshopState state, JudgedStock judged, Pack pack, PackToBuil
 
     /// The pack; empty when one of its cells is not known or was never measured.
     Optional<PackToBuild> found() {
-        MatchableStock stock = MatchableStock.of(state, judged, pack.name());
+        List<List<Candidate>> groups =
+                candidates(state, MatchableStock.of(state, judged, pack.name()), pack);
+        return groups.isEmpty() ? Optional.empty() : Optional.of(packOf(groups));
+    }
+
+    /// The cells of each group as a match sees them; none when one of them is not known or was
+    /// never measured.
+    static List<List<Candidate>> candidates(WorkshopState state, MatchableStock stock, Pack pack) {
         List<List<Candidate>> groups = new ArrayList<>();
         for (List<CellId> group : pack.groups()) {
             List<Candidate> cells = new ArrayList<>();
             for (CellId id : group) {
-                Optional<Candidate> cell = cell(id, stock);
-                if (cell.isEmpty()) return Optional.empty();
-                cells.add(cell.get());
+                Optional<CellRecord> cell =
+                        Cells.of(state).cell(id).filter(each -> each.milliampHours().isPresent());
+                if (cell.isEmpty()) return List.of();
+                cells.add(
+                        MatchableStock.candidate(
+                                cell.get(),
+                                stock.method(),
+                                Catalogue.of(state).modelOf(cell.get())));
             }
             groups.add(cells);
         }
-        return Optional.of(packOf(groups));
-    }
-
-    private Optional<Candidate> cell(CellId id, MatchableStock stock) {
-        return Cells.of(state)
-                .cell(id)
-                .filter(cell -> cell.milliampHours().isPresent())
-                .map(cell ->
-                        MatchableStock.candidate(
-                                cell, stock.method(), Catalogue.of(state).modelOf(cell)));
+        return groups;
     }
 
     private PackToBuild packOf(List<List<Candidate>> groups) {
@@ -107,12 +111,8 @@ record PackLookup(WorkshopState state, JudgedStock judged, Pack pack, PackToBuil
                                                         .stream())
                                         .toList())
                         .toList();
-        return new PackToBuild(
-                pack,
-                Assemblies.of(state).assembly(pack.name()),
-                chemistry,
-                format,
-                units,
+        Assembly assembly = Assemblies.of(state).assembly(pack.name());
+        LayoutWish wish =
                 new LayoutWish(
                         units.stream().map(PackToBuild::cans).toList(),
                         format,
@@ -120,9 +120,22 @@ record PackLookup(WorkshopState state, JudgedStock judged, Pack pack, PackToBuil
                         need.box(),
                         asked.patterns(),
                         asked.ends(),
-                        asked.takeOff()),
+                        asked.takeOff(),
+                        assembly.layout()
+                                .map(layout -> layout.grid().keptFree())
+                                .orElse(asked.keptFree()));
+        return new PackToBuild(
+                pack,
+                assembly,
+                chemistry,
+                format,
+                units,
+                wish,
                 new Arrangement.Electric(
-                        WiringParts.of(need.wiring(), wires.leadSquareMillimetres()),
+                        WiringParts.of(
+                                need.wiring(),
+                                wires.leadSquareMillimetres(),
+                                wish.layerMillimetres()),
                         sources,
                         asked.amps().orElse(wires.steadyAmps()),
                         COPPER_CELSIUS),

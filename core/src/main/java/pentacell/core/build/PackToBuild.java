@@ -12,6 +12,7 @@ import java.util.Set;
 import pentacell.core.assembly.Assembly;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Layout;
+import pentacell.core.assembly.Spot;
 import pentacell.core.assembly.TakeOff;
 import pentacell.core.build.JoinCheck.Part;
 import pentacell.core.cell.CellFormat;
@@ -67,26 +68,35 @@ public record PackToBuild(
     /// What a person asks.
     ///
     /// @param amps to be looked at, below 0 for a charge; empty for the steady load
+    /// @param keptFree places where nothing may stand; when a layout is chosen, its own
     public record Asked(
             OptionalDouble amps,
             LayoutWish.Ends ends,
             Set<Grid.Pattern> patterns,
-            TakeOff takeOff) {
+            TakeOff takeOff,
+            List<Spot> keptFree) {
         /// Nothing in particular.
         public static final Asked NOTHING =
                 new Asked(
                         OptionalDouble.empty(),
                         LayoutWish.Ends.ANYWHERE,
                         EnumSet.allOf(Grid.Pattern.class),
-                        TakeOff.EDGE);
+                        TakeOff.EDGE,
+                        List.of());
 
         public Asked {
+            keptFree = List.copyOf(keptFree);
             patterns = Set.copyOf(patterns);
+        }
+
+        /// The same with other places kept free.
+        public Asked keeping(List<Spot> free) {
+            return new Asked(amps, ends, patterns, takeOff, free);
         }
 
         /// The same at another current.
         public Asked at(OptionalDouble otherAmps) {
-            return new Asked(otherAmps, ends, patterns, takeOff);
+            return new Asked(otherAmps, ends, patterns, takeOff, keptFree);
         }
     }
 
@@ -250,7 +260,33 @@ public record PackToBuild(
                         arrangement.flatMap(Arrangement::currents),
                         electric.parts(),
                         OptionalDouble.of(wires.mainFuseAmps()),
-                        hasCellFuses()));
+                        hasCellFuses(),
+                        arrangement
+                                .map(now -> Folds.of(now.layout()))
+                                .filter(f -> f.layers() > 1)));
+    }
+
+    /// The next cell that the holder waits for, group by group; empty when all are in.
+    public Optional<CellId> nextForHolder() {
+        return groups.stream()
+                .flatMap(List::stream)
+                .map(Unit::id)
+                .filter(id -> !assembly.inHolder().contains(id))
+                .findFirst();
+    }
+
+    /// Cells of the pack that stand in the holder.
+    public int inHolder() {
+        return (int)
+                groups.stream()
+                        .flatMap(List::stream)
+                        .filter(unit -> assembly.inHolder().contains(unit.id()))
+                        .count();
+    }
+
+    /// Its cells, units of several cans as one.
+    public int cells() {
+        return groups.stream().mapToInt(List::size).sum();
     }
 
     /// What each lead of the plug should read, in V; empty until every group was read.

@@ -14,26 +14,31 @@ import pentacell.core.need.Wiring;
 /// @param leadSquareMillimetres copper of leads and output bars, in mm²
 /// @param leadMetres length of each lead, in m
 /// @param cellFuseOhms resistance of the fuse on each cell, in Ω; 0 without one
+/// @param layerMillimetres height of a layer of cans, which a link from one to the next may have to
+///   pass, in mm
 public record WiringParts(
         Material strip,
         Section.Strip stripSection,
         double leadSquareMillimetres,
         double leadMetres,
-        double cellFuseOhms) {
+        double cellFuseOhms,
+        double layerMillimetres) {
     /// Length of a fuse wire between strip and can, in m (common practice).
     private static final double FUSE_WIRE_METRES = 0.008;
 
     private static final double WARM_CELSIUS = 40;
 
     /// As it was planned.
-    public static WiringParts of(Wiring wiring, double leadSquareMillimetres) {
+    public static WiringParts of(
+            Wiring wiring, double leadSquareMillimetres, double layerMillimetres) {
         return new WiringParts(
                 wiring.strip(),
                 new Section.Strip(
                         wiring.stripWidthMillimetres(), wiring.stripThicknessMillimetres()),
                 leadSquareMillimetres,
                 wiring.leadMetres(),
-                fuseOhms(wiring.cellFuse()));
+                fuseOhms(wiring.cellFuse()),
+                layerMillimetres);
     }
 
     private static double fuseOhms(Optional<CellFuse> fuse) {

@@ -206,9 +206,10 @@ final class JoiningTest {
                                         joining,
                                         balancing,
                                         Optional.empty(),
-                                        WiringParts.of(Wiring.USUAL, 4),
+                                        WiringParts.of(Wiring.USUAL, 4, 69),
                                         OptionalDouble.of(30),
-                                        false));
+                                        false,
+                                        Optional.empty()));
                 Set<String> done = new HashSet<>();
                 for (BuildStep step : steps) {
                     assertTrue(done.containsAll(step.needs()), step.code());

@@ -13,6 +13,7 @@ import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Joining;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.MeterPoint;
+import pentacell.core.assembly.Plugs;
 import pentacell.core.assembly.Spot;
 import pentacell.core.assembly.Standing;
 import pentacell.core.assembly.TakeOff;
@@ -208,7 +209,12 @@ final class RandomFacts {
 
     private Fact ofBuilding() {
         String pack = name();
-        return switch (random.nextInt(7)) {
+        return switch (random.nextInt(9)) {
+            case 7 ->
+                    new AssemblyFact.CellPut(
+                            pack, cell(), pick(List.of(AssemblyFact.Put.values())));
+            case 8 ->
+                    new AssemblyFact.PlugsSaid(pack, new Plugs(List.of(2, 1 + random.nextInt(3))));
             case 0 ->
                     new AssemblyFact.LayoutChosen(
                             pack,

@@ -1,5 +1,6 @@
 package pentacell.desktop.build;
 
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -272,6 +273,40 @@ final class BuildModel {
     /// Takes the layout that is looked at.
     void take() {
         shown.get().ifPresent(now -> choose(now.layout(), "Lay out " + pack.get()));
+    }
+
+    /// Keeps a place free, or lets it be filled again: in the chosen layout, else in those looked
+    /// for.
+    void keepFree(Spot spot) {
+        Optional<Layout> chosen = assembly().layout();
+        if (chosen.isPresent()) {
+            Optional<Layout> kept = chosen.get().keepingFree(spot);
+            if (kept.isEmpty())
+                desk.notices()
+                        .say(
+                                "No other place for the can: add a row or a column first (Change it).");
+            kept.ifPresent(layout -> choose(layout, "Keep %s free".formatted(spot)));
+            return;
+        }
+        List<Spot> free = new ArrayList<>(asked.keptFree());
+        if (!free.remove(spot)) free.add(spot);
+        ask(asked.keeping(free));
+    }
+
+    /// Places of the chosen layout whose cans are not in the holder yet, while it is being filled.
+    Set<Spot> awaited() {
+        Set<Spot> places = new LinkedHashSet<>();
+        if (built.get().isEmpty() || !isTaken()) return places;
+        PackToBuild now = built.get().get();
+        if (now.inHolder() == 0) return places;
+        Layout layout = shown.get().orElseThrow().layout();
+        for (int group = 0; group < now.groups().size(); group++) {
+            List<CellId> cans = now.cansOf(group);
+            for (int can = 0; can < cans.size(); can++)
+                if (!now.assembly().inHolder().contains(cans.get(can)))
+                    places.add(layout.places().get(group).get(can));
+        }
+        return places;
     }
 
     /// Whether the layout that is looked at is the chosen one.

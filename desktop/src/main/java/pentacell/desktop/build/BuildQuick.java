@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 import pentacell.core.assembly.AssemblyFact;
 import pentacell.core.assembly.MeterPoint;
 import pentacell.core.assembly.TapReading;
+import pentacell.core.build.Arrangement;
 import pentacell.core.build.Filling;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.CellFact;
@@ -19,8 +20,8 @@ import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.QuickSource;
 
-/// The quick line of Build: a cell, a group, a lead or the whole pack with its volts; or a can
-/// alone, to be told where it goes.
+/// The quick line of Build: a cell, a group, a lead or the whole pack with its volts; or a cell
+/// alone as it goes into the holder, to be told its place; `out` behind it as it leaves.
 final class BuildQuick implements QuickSource {
     private static final Pattern GROUP = Pattern.compile("g(?:roup)?\\s*(\\d+)\\s+(\\S+)");
     private static final Pattern LEAD = Pattern.compile("(?:tap|lead)\\s*(\\d+)\\s+(\\S+)");
@@ -38,8 +39,9 @@ final class BuildQuick implements QuickSource {
         /// Something to log.
         record ToLog(String subject, double volts, Fact fact) implements Line {}
 
-        /// A can to be told its place.
-        record Where(CellId cell, String sentence) implements Line {}
+        /// A cell that goes into the holder or out of it; nothing to log before a layout is taken.
+        record Where(CellId cell, String sentence, Optional<AssemblyFact.Put> put)
+                implements Line {}
 
         /// Not understood.
         record No(String why) implements Line {}
@@ -52,7 +54,7 @@ final class BuildQuick implements QuickSource {
 
     @Override
     public String example() {
-        return "HB03-07 3.68   g3 3.712   tap 3 12.51   pack 29.2";
+        return "HB03-07   HB03-07 3.68   g3 3.712   tap 3 12.51   pack 29.2";
     }
 
     private Line line(String text) {
@@ -118,11 +120,8 @@ final class BuildQuick implements QuickSource {
                 || Cells.of(model.desk().ledger().state()).cell(new CellId(named)).isEmpty())
             return new Line.No("no cell " + named);
         CellId id = new CellId(named);
-        if (!cell.matches())
-            return model.shownProperty()
-                    .get()
-                    .map(now -> (Line) new Line.Where(id, built.fill(id, now).sentence()))
-                    .orElseGet(() -> new Line.No("no layout yet"));
+        boolean isOut = cell.matches() && cell.group(2).equalsIgnoreCase("out");
+        if (!cell.matches() || isOut) return held(id, built, isOut);
         boolean isOfPack =
                 !(model.shownProperty()
                                 .get()
@@ -134,6 +133,24 @@ final class BuildQuick implements QuickSource {
                 .map(volts ->
                         (Line) new Line.ToLog(named, volts, new CellFact.VoltageRead(id, volts)))
                 .orElseGet(() -> noVolts(cell.group(2)));
+    }
+
+    /// What is said of a cell that is held over the holder, or taken out of it.
+    private Line held(CellId id, PackToBuild built, boolean isOut) {
+        Optional<Arrangement> now = model.shownProperty().get();
+        if (now.isEmpty()) return new Line.No("no layout yet");
+        Filling filling = built.fill(id, now.get());
+        if (filling instanceof Filling.NotOfThisPack) return new Line.No(filling.sentence());
+        boolean isIn = built.assembly().inHolder().contains(id);
+        if (isOut && !isIn) return new Line.No(id + " is not in the holder");
+        if (isOut)
+            return new Line.Where(id, id + " leaves the holder", Optional.of(AssemblyFact.Put.OUT));
+        if (!model.isTaken())
+            return new Line.Where(
+                    id, filling.sentence() + ", once this layout is taken", Optional.empty());
+        return isIn
+                ? new Line.Where(id, filling.sentence() + "; it is in already", Optional.empty())
+                : new Line.Where(id, filling.sentence(), Optional.of(AssemblyFact.Put.IN));
     }
 
     private static Line noVolts(String text) {
@@ -182,7 +199,22 @@ final class BuildQuick implements QuickSource {
             case Line.Where where -> {
                 model.desk().selection().select(where.cell());
                 model.desk().notices().say(where.sentence());
-                onLogged.run();
+                if (where.put().isEmpty()) {
+                    onLogged.run();
+                    return;
+                }
+                AssemblyFact.Put put = where.put().get();
+                model.desk()
+                        .ledger()
+                        .log(
+                                put == AssemblyFact.Put.IN
+                                        ? "Put %s into the holder".formatted(where.cell())
+                                        : "Take %s out of the holder".formatted(where.cell()),
+                                List.of(
+                                        new AssemblyFact.CellPut(
+                                                model.packProperty().get(), where.cell(), put)),
+                                onLogged,
+                                onFailed);
             }
             case Line.No no -> {
                 model.desk().notices().say(no.why());

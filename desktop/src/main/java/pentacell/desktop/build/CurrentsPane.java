@@ -10,8 +10,10 @@ import javafx.scene.control.RadioButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
 import pentacell.core.build.Arrangement;
+import pentacell.core.build.BarDrop;
 import pentacell.core.build.Link;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackCurrents.Flowing;
@@ -34,6 +36,7 @@ final class CurrentsPane extends VBox {
     private final Label meaning = Wrapping.on(new Label());
     private final Label message = Wrapping.on(new Label());
     private final Label leads = Wrapping.on(new Label());
+    private final Label bars = Wrapping.on(new Label());
     private final FacesPicture faces;
     private final NumberField amps;
     private final RadioButton discharge = new RadioButton("Load");
@@ -103,9 +106,10 @@ final class CurrentsPane extends VBox {
                         meaning,
                         ControlRow.of(amps, discharge, charge, message),
                         leads,
+                        bars,
                         faces,
                         table);
-        OnlyWhenSaid.of(message, leads);
+        OnlyWhenSaid.of(message, leads, bars);
         model.takeOffsProperty().subscribe(all -> leads.setText(all.isEmpty() ? "" : leads(all)));
         model.shownProperty().subscribe(this::show);
     }
@@ -172,8 +176,25 @@ final class CurrentsPane extends VBox {
                 .setAll(
                         currents.map(now -> now.busiestFirst().stream().limit(MOST_ROWS).toList())
                                 .orElse(List.of()));
+        bars.setText(currents.map(now -> bars(shown.orElseThrow().layout(), now)).orElse(""));
         meaning.setText(
                 currents.map(this::meaning).orElse("Nothing flows before cans are laid out."));
+    }
+
+    /// What a meter should read along the bars.
+    private static String bars(Layout layout, PackCurrents now) {
+        List<BarDrop> drops = BarDrop.of(layout, now);
+        BarDrop most = drops.get(0);
+        if (!(most.volts() > 0)) return "";
+        return "Along a bar a meter reads up to %s: group %d, %s face, from %s to %s; the middle of all %d bars is %s."
+                .formatted(
+                        Quantity.MILLIVOLTS.text(1000 * most.volts(), 1),
+                        most.group() + 1,
+                        most.face().words(),
+                        most.from(),
+                        most.to(),
+                        drops.size(),
+                        Quantity.MILLIVOLTS.text(1000 * drops.get(drops.size() / 2).volts(), 1));
     }
 
     private static String leads(List<TakeOffs.Compared> all) {

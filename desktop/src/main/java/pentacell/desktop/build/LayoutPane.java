@@ -11,6 +11,7 @@ import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -35,6 +36,9 @@ import pentacell.desktop.kit.Wrapping;
 /// Where the cans stand: layouts that were found, ranked, beside both faces of the one looked at,
 /// which a hand may change.
 final class LayoutPane extends VBox {
+    /// One step of looking nearer.
+    private static final double NEARER = 1.6;
+
     private final BuildModel model;
     private final Label meaning = Wrapping.on(new Label());
     private final Label remarks = Wrapping.on(new Label());
@@ -109,9 +113,14 @@ final class LayoutPane extends VBox {
                         item("Mirror left and right", "Mirror the layout", Layout::mirrored),
                         item("Turn upside down", "Turn the layout over", Layout::upsideDown),
                         item("One column more", "Add a column", now -> now.grown(1, 0)),
-                        item("One row more", "Add a row", now -> now.grown(0, 1)));
+                        item("One row more", "Add a row", now -> now.grown(0, 1)),
+                        new SeparatorMenuItem(),
+                        looking("Look nearer", NEARER),
+                        looking("Look from farther", 1 / NEARER),
+                        looking("See both whole", 0));
         change.setTooltip(
-                new Tooltip("Drag a can onto another, or onto an empty place, to exchange them."));
+                new Tooltip(
+                        "Drag a can onto another, or onto an empty place, to exchange them. Right-click a place to keep it free. Ctrl and the wheel look nearer; drag the sheet to move it."));
         stop.setId("layout-stop");
         stop.setOnAction(pressed -> model.stopSearching());
         // one in the place of the other, so that nothing moves when the search ends
@@ -120,6 +129,7 @@ final class LayoutPane extends VBox {
         for (Control each : List.of(take, change, stop)) each.setMinWidth(USE_PREF_SIZE);
         faces.onSwap(this::swap);
         faces.words(this::words);
+        faces.onKeepFree(model::keepFree);
         faces.onPick(model::pick);
         model.desk().selection().cellProperty().subscribe(cell -> mark());
         VBox.setVgrow(faces, Priority.ALWAYS);
@@ -140,6 +150,7 @@ final class LayoutPane extends VBox {
         OnlyWhenSaid.of(remarks);
         model.foundProperty().subscribe(this::fill);
         model.shownProperty().subscribe(this::show);
+        model.builtProperty().subscribe(now -> show(model.shownProperty().get()));
         model.searchingProperty().subscribe(now -> show(model.shownProperty().get()));
     }
 
@@ -147,7 +158,7 @@ final class LayoutPane extends VBox {
         Label legend =
                 Wrapping.on(
                         new Label(
-                                "Ring: positive end. Bar: negative end. Lines: strips, thicker where they have more layers. Dashes: a wall of insulation. Discs: joints in the order of the string."));
+                                "Ring: positive end. Bar: negative end. Lines: strips, thicker where they have more layers. Dashes: a wall of insulation. Cross: kept free. Discs: joints in the order of the string."));
         legend.getStyleClass().add("caption");
         return legend;
     }
@@ -181,7 +192,8 @@ final class LayoutPane extends VBox {
                         model.asked().amps(),
                         ends.getValue(),
                         rows.getValue().patterns(),
-                        takeOff.getValue()));
+                        takeOff.getValue(),
+                        model.asked().keptFree()));
     }
 
     private MenuItem item(String words, String act, UnaryOperator<Layout> way) {
@@ -190,6 +202,12 @@ final class LayoutPane extends VBox {
                 model.shownProperty()
                         .get()
                         .ifPresent(now -> model.choose(way.apply(now.layout()), act)));
+        return item;
+    }
+
+    private MenuItem looking(String words, double factor) {
+        MenuItem item = new MenuItem(words);
+        item.setOnAction(pressed -> faces.nearer(factor));
         return item;
     }
 
@@ -215,7 +233,14 @@ final class LayoutPane extends VBox {
                                                 can.group() + 1,
                                                 spot,
                                                 Layout.isUp(can.group()) ? "up" : "down")))
-                .orElse("Empty place, " + spot);
+                .orElseGet(() -> isKeptFree(spot) ? "Kept free, " + spot : "Empty place, " + spot);
+    }
+
+    private boolean isKeptFree(Spot spot) {
+        return model.shownProperty()
+                .get()
+                .map(now -> now.layout().grid().keptFree().contains(spot))
+                .orElse(false);
     }
 
     private void fill(List<Arrangement> found) {
@@ -255,6 +280,7 @@ final class LayoutPane extends VBox {
 
     private void show(Optional<Arrangement> shown) {
         faces.show(shown);
+        faces.await(model.awaited());
         mark();
         isFilling = true;
         model.assembly().layout().ifPresent(layout -> takeOff.setValue(layout.takeOff()));
@@ -276,6 +302,8 @@ final class LayoutPane extends VBox {
                     : "No layout goes into the box; name a larger one under Plan, or ask for other rows.";
         Arrangement now = shown.get();
         if (!now.canBeBuilt()) return "It cannot be built so.";
+        Optional<String> filling = filling(now);
+        if (filling.isPresent()) return filling.get();
         return now.currents()
                 .map(currents ->
                         "%s: %s of %s lost in strips and leads at %s, the hardest-worked can carries %s times its share."
@@ -288,6 +316,21 @@ final class LayoutPane extends VBox {
                                                 ? "1.00"
                                                 : Quantity.RATIO.text(currents.worstShare(), 2)))
                 .orElse(Sentence.begin(now.words()) + ".");
+    }
+
+    /// How far the holder is filled, while it is.
+    private Optional<String> filling(Arrangement now) {
+        return model.builtProperty()
+                .get()
+                .filter(pack -> model.isTaken() && pack.inHolder() > 0)
+                .flatMap(pack ->
+                        pack.nextForHolder()
+                                .map(next ->
+                                        "%d of %d cells in the holder. Next: %s."
+                                                .formatted(
+                                                        pack.inHolder(),
+                                                        pack.cells(),
+                                                        pack.fill(next, now).sentence())));
     }
 
     private static String remarks(Arrangement now) {

@@ -7,17 +7,20 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pentacell.core.assembly.AssemblyFact;
 import pentacell.core.assembly.MeterPoint;
+import pentacell.core.assembly.Plugs;
 import pentacell.core.assembly.TapReading;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapFault;
 import pentacell.core.build.TapVerdict;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.FileAsk;
@@ -43,12 +46,14 @@ final class TapsPane extends VBox {
     private final Label order = Wrapping.on(new Label());
     private final Label message = Wrapping.on(new Label());
     private final TextField typed = new TextField();
+    private final TextField plugs = new TextField();
     private final PlotSurface ladder = new PlotSurface((pen, width, height) -> {});
     private final FittedTable<Row> table =
             new FittedTable<>("taps", "Match a pack first (Ctrl+6).");
 
     /// A lead.
-    private record Row(int lead, String belongs, OptionalDouble expected, OptionalDouble read) {
+    private record Row(
+            int lead, String pin, String belongs, OptionalDouble expected, OptionalDouble read) {
         OptionalDouble offMillivolts() {
             return expected.isPresent() && read.isPresent()
                     ? OptionalDouble.of(1000 * (read.getAsDouble() - expected.getAsDouble()))
@@ -70,7 +75,19 @@ final class TapsPane extends VBox {
         typed.setPromptText("all leads from 0 on: 0 4.17 8.34 …   - where nothing is read");
         typed.setPrefColumnCount(34);
         typed.setOnAction(enter -> read());
+        plugs.setId("taps-plugs");
+        plugs.setPromptText("one");
+        plugs.setPrefColumnCount(6);
+        plugs.setTooltip(
+                new Tooltip(
+                        "How many leads each plug of the board has, in order from lead 0, such as 11 + 10; empty for one plug."));
+        plugs.setOnAction(enter -> sayPlugs());
+        plugs.focusedProperty()
+                .subscribe(isFocused -> {
+                    if (!isFocused) sayPlugs();
+                });
         table.count("Lead", Row::lead)
+                .column("Pin", Row::pin)
                 .column("Belongs on", Row::belongs)
                 .measured("Should read / V", Quantity.VOLTAGE, Row::expected)
                 .measured("Reads / V", Quantity.VOLTAGE, Row::read)
@@ -95,6 +112,8 @@ final class TapsPane extends VBox {
                                 typed,
                                 PlainButton.of("Log readings", "taps-log", this::read),
                                 ControlRow.gap(),
+                                new Label("Leads a plug"),
+                                plugs,
                                 PlainButton.of("Import", "taps-import", this::load),
                                 PlainButton.of("Wired anew", "taps-clear", this::clear)),
                         message,
@@ -133,6 +152,28 @@ final class TapsPane extends VBox {
         message.setText("");
         typed.clear();
         log(readings);
+    }
+
+    private void sayPlugs() {
+        Optional<PackToBuild> built = model.builtProperty().get();
+        if (built.isEmpty() || plugs.getText().strip().equals(model.assembly().plugs().text()))
+            return;
+        int leads = built.get().groups().size() + 1;
+        Optional<Plugs> said =
+                plugs.getText().isBlank()
+                        ? Optional.of(Plugs.ONE)
+                        : Plugs.parse(plugs.getText()).filter(each -> each.fit(leads));
+        if (said.isEmpty()) {
+            message.setText(
+                    "\"%s\": expected the leads of each plug, %d in all, such as %d + %d."
+                            .formatted(plugs.getText().strip(), leads, (leads + 1) / 2, leads / 2));
+            return;
+        }
+        message.setText("");
+        String pack = model.packProperty().get();
+        model.log(
+                "%s has %s".formatted(pack, Count.of(said.get().count(), "plug", "plugs")),
+                List.of(new AssemblyFact.PlugsSaid(pack, said.get())));
     }
 
     private void log(List<TapReading> readings) {
@@ -176,6 +217,8 @@ final class TapsPane extends VBox {
         int series = pack.groups().size();
         List<Double> expected = pack.expectedTaps();
         var taps = model.assembly().taps();
+        Plugs pins = model.assembly().plugs();
+        if (!plugs.isFocused()) plugs.setText(pins.text());
         List<Row> rows = new ArrayList<>();
         List<OptionalDouble> readings = new ArrayList<>();
         for (int lead = 0; lead <= series; lead++) {
@@ -184,6 +227,7 @@ final class TapsPane extends VBox {
             rows.add(
                     new Row(
                             lead,
+                            pins.fit(series + 1) ? pins.pin(lead) : "–",
                             lead == 0 ? "pack’s negative" : "positive of group " + lead,
                             expected.isEmpty()
                                     ? OptionalDouble.empty()

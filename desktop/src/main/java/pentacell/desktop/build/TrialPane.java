@@ -6,9 +6,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.assembly.Assembly;
@@ -16,6 +18,7 @@ import pentacell.core.assembly.AssemblyFact;
 import pentacell.core.assembly.Standing;
 import pentacell.core.build.BuildStep;
 import pentacell.core.build.PackToBuild;
+import pentacell.core.build.SwapAdvice;
 import pentacell.core.build.TrialDrift;
 import pentacell.core.journal.Fact;
 import pentacell.core.pack.PackFact;
@@ -40,7 +43,10 @@ final class TrialPane extends VBox {
             PlainButton.of("Put on trial", "trial-begin", () -> say(Standing.TRIAL));
     private final Button make = PlainButton.of("Make it final", "trial-final", this::makeFinal);
     private final Button apart = PlainButton.of("Take it apart", "trial-apart", this::takeApart);
-    private final Button swap = PlainButton.of("Swap a cell at Match", "trial-swap", this::swap);
+    private final Button other = PlainButton.of("Another at Match", "trial-match", this::atMatch);
+    private final Button swap = PlainButton.of("Swap them", "trial-swap", this::swap);
+    private final Label advice = Wrapping.on(new Label());
+    private Optional<SwapAdvice> advised = Optional.empty();
     private final FittedTable<TrialDrift.Row> table =
             new FittedTable<>(
                     "trial",
@@ -82,20 +88,77 @@ final class TrialPane extends VBox {
                 .addAll(
                         meaning,
                         ControlRow.of(
-                                new Label("Remark"),
-                                reason,
-                                trial,
-                                make,
-                                ControlRow.gap(),
-                                swap,
-                                apart),
+                                new Label("Remark"), reason, trial, make, ControlRow.gap(), apart),
                         message,
+                        advised(),
                         table);
         OnlyWhenSaid.of(message);
         model.builtProperty().subscribe(this::show);
     }
 
+    private HBox advised() {
+        advice.setId("trial-advice");
+        HBox.setHgrow(advice, Priority.ALWAYS);
+        HBox row = new HBox(8, advice, swap, other);
+        row.setAlignment(Pos.CENTER_LEFT);
+        for (Button each : List.of(swap, other)) each.setMinWidth(USE_PREF_SIZE);
+        row.visibleProperty().bind(advice.textProperty().isNotEmpty());
+        row.managedProperty().bind(row.visibleProperty());
+        return row;
+    }
+
+    /// Names the cell that should leave a group that strays low, and the one to come.
+    private void advise(Optional<TrialDrift.Row> low) {
+        advised = Optional.empty();
+        advice.setText("");
+        if (low.isEmpty()) return;
+        int group = low.get().group();
+        advised =
+                SwapAdvice.of(
+                                model.desk().ledger().state(),
+                                model.desk().ledger().judged(),
+                                model.packProperty().get(),
+                                group,
+                                1)
+                        .stream()
+                        .findFirst();
+        swap.setDisable(advised.isEmpty());
+        advice.setText(
+                advised.map(each ->
+                                "Group %d: %s; by what was measured it has %s then, %s now."
+                                        .formatted(
+                                                group + 1,
+                                                each.sentence(),
+                                                Quantity.CHARGE.text(each.groupAmpHoursAfter(), 2),
+                                                Quantity.CHARGE.text(each.groupAmpHours(), 2)))
+                        .orElse(
+                                "Group %d needs another cell, and none in stock keeps the rules of the match."
+                                        .formatted(group + 1)));
+    }
+
+    /// The layout keeps its places: the new cell stands where the old one stood.
     private void swap() {
+        if (advised.isEmpty()) return;
+        SwapAdvice now = advised.get();
+        String pack = model.packProperty().get();
+        model.desk()
+                .ledger()
+                .log(
+                        "Swap %s for %s".formatted(now.leaving(), now.coming().id()),
+                        List.of(
+                                new PackFact.CellsSwapped(pack, now.leaving(), now.coming().id()),
+                                new AssemblyFact.CellPut(
+                                        pack, now.leaving(), AssemblyFact.Put.OUT)),
+                        () ->
+                                model.desk()
+                                        .notices()
+                                        .say(
+                                                "%s is in the place of %s; read the group again after some cycles."
+                                                        .formatted(
+                                                                now.coming().id(), now.leaving())));
+    }
+
+    private void atMatch() {
         model.desk()
                 .selection()
                 .handOver(new PackWork(model.packProperty().get(), PackWork.Kind.MATCH));
@@ -162,7 +225,6 @@ final class TrialPane extends VBox {
         boolean isOpen = isTrial || assembly.standing() == Standing.BUILDING;
         trial.setDisable(built.isEmpty() || assembly.standing() != Standing.BUILDING);
         make.setDisable(built.isEmpty() || !isOpen);
-        swap.setDisable(built.isEmpty() || !isOpen);
         apart.setDisable(built.isEmpty() || !isOpen);
         List<TrialDrift.Row> rows =
                 built.map(pack ->
@@ -174,6 +236,10 @@ final class TrialPane extends VBox {
                                                 : Instant.EPOCH))
                         .orElse(List.of());
         table.getItems().setAll(rows);
+        advise(
+                TrialDrift.oddest(rows)
+                        .filter(odd ->
+                                built.isPresent() && isTrial && odd.againstOthersVolts() < 0));
         meaning.setText(built.isEmpty() ? "Match a pack first (Ctrl+6)." : meaning(assembly, rows));
     }
 

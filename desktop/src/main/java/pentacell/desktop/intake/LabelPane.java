@@ -165,7 +165,7 @@ final class LabelPane extends VBox {
             return;
         }
         String date = LocalDate.ofInstant(desk.now(), ZoneId.systemDefault()).toString();
-        List<CellLabel> labels = cells.stream().map(cell -> label(cell, date)).toList();
+        List<CellLabel> labels = cells.stream().map(cell -> CellLabel.of(cell, date)).toList();
         LabelLayout paper = layout.getValue();
         Saving.save(
                 desk,
@@ -187,15 +187,5 @@ final class LabelPane extends VBox {
                                         cell.milliohms()))
                         .toList();
         desk.ledger().log("Print " + Count.of(cells.size(), "label", "labels"), facts, () -> {});
-    }
-
-    private static CellLabel label(CellRecord cell, String date) {
-        return new CellLabel(
-                cell.id().text(),
-                cell.donor().orElse(""),
-                cell.firstVolts(),
-                cell.milliampHours(),
-                cell.milliohms(),
-                date);
     }
 }

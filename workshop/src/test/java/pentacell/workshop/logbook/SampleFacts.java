@@ -15,6 +15,7 @@ import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Joining;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.MeterPoint;
+import pentacell.core.assembly.Plugs;
 import pentacell.core.assembly.Spot;
 import pentacell.core.assembly.Standing;
 import pentacell.core.assembly.TakeOff;
@@ -239,6 +240,16 @@ final class SampleFacts {
                                 new Grid(Grid.Pattern.NESTED, 19.5, 2, 1),
                                 List.of(List.of(new Spot(0, 0)), List.of(new Spot(1, 0))),
                                 TakeOff.DIAGONAL)),
+                new AssemblyFact.LayoutChosen(
+                        "Gate lamp",
+                        new Layout(
+                                new Grid(Grid.Pattern.SQUARE, 20, 4, 1)
+                                        .folded(2)
+                                        .keeping(List.of(new Spot(3, 0))),
+                                List.of(List.of(new Spot(0, 0)), List.of(new Spot(2, 0))),
+                                TakeOff.EDGE)),
+                new AssemblyFact.CellPut("Gate lamp", A, AssemblyFact.Put.IN),
+                new AssemblyFact.PlugsSaid("Gate lamp", new Plugs(List.of(3, 2))),
                 new AssemblyFact.JoiningChosen("Gate lamp", Joining.SCREW),
                 new AssemblyFact.BalancingChosen("Gate lamp", Balancing.BOTTOM),
                 new AssemblyFact.GroupVoltageRead("Gate lamp", 2, 3.71),
