@@ -164,6 +164,15 @@ final class BuildStationTest {
                     () -> bench.text("#layout-meaning").equals("It cannot be built so."));
             bench.keys(KeyCode.CONTROL, KeyCode.Z);
             bench.await("and back", () -> layout(bench).equals(before));
+            bench.robot.press(KeyCode.SHIFT);
+            bench.robot.moveTo(x, y).press(MouseButton.PRIMARY);
+            bench.robot.moveTo(x + 82, y).release(MouseButton.PRIMARY);
+            bench.robot.release(KeyCode.SHIFT);
+            bench.await(
+                    "two groups changed places",
+                    () -> layout(bench).equals(before.groupsSwapped(0, 1)));
+            bench.keys(KeyCode.CONTROL, KeyCode.Z);
+            bench.await("and back again", () -> layout(bench).equals(before));
             MenuButton change = bench.robot.lookup("#layout-change").queryAs(MenuButton.class);
             bench.robot.interact(() -> change.getItems().get(0).fire());
             bench.await("mirrored", () -> layout(bench).equals(before.mirrored()));

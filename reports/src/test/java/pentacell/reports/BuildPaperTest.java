@@ -38,6 +38,7 @@ final class BuildPaperTest {
         return LayoutSearch.of(
                         new LayoutWish(
                                 sizes,
+                                List.of(),
                                 CAN,
                                 Packing.USUAL,
                                 Optional.empty(),

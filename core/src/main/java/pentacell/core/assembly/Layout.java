@@ -127,6 +127,19 @@ public record Layout(Grid grid, List<List<Spot>> places, TakeOff takeOff) {
         return new Layout(grid, each(places, way), takeOff);
     }
 
+    /// The same after two groups, from 0, of as many cans changed their places.
+    ///
+    /// @throws IllegalArgumentException when one has more cans than the other
+    public Layout groupsSwapped(int one, int other) {
+        if (places.get(one).size() != places.get(other).size())
+            throw new IllegalArgumentException(
+                    "groups %d and %d have not as many cans".formatted(one + 1, other + 1));
+        List<List<Spot>> swapped = new ArrayList<>(places);
+        swapped.set(one, places.get(other));
+        swapped.set(other, places.get(one));
+        return new Layout(grid, swapped, takeOff);
+    }
+
     /// The same with a row, or a column in every layer, of empty places more.
     public Layout grown(int columns, int rows) {
         int layer = grid.columnsOfALayer();

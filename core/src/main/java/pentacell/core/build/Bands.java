@@ -75,10 +75,6 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill, int layers)
             int row = 0;
             for (int i = 0; i < count; i++) {
                 int size = sizes.get(groups.size());
-                if (fill == Fill.WHOLE && row > 0) {
-                    column += step;
-                    row = 0;
-                }
                 List<Cursor> cans = strip(size, new Cursor(column, row), band, step, free);
                 if (fold < Integer.MAX_VALUE && isFolded(cans, fold)) {
                     int layer = Math.floorDiv(column, fold);
@@ -87,7 +83,7 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill, int layers)
                 }
                 groups.add(cans);
                 Cursor last = cans.get(cans.size() - 1);
-                row = (last.row() + 1) % height;
+                row = fill == Fill.WHOLE ? 0 : (last.row() + 1) % height;
                 column = last.column() + (row == 0 ? step : 0);
             }
             // the next band comes back from where this one ended
@@ -96,11 +92,15 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill, int layers)
         return new Laid(groups);
     }
 
+    /// The cans of a group, one after the other touching where it takes whole columns: every second
+    /// one is laid backwards, so that units of several cans stay together.
+    ///
     /// @param from row within the band
     private List<Cursor> strip(int size, Cursor from, int band, int step, Set<Spot> free) {
         List<Cursor> cans = new ArrayList<>(size);
         int column = from.column();
         int row = from.row();
+        int down = 1;
         // as many free places as there are can be passed over
         for (int passed = 0; cans.size() < size && passed <= size + free.size(); passed++) {
             boolean isFree =
@@ -108,9 +108,10 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill, int layers)
                             && !free.isEmpty()
                             && free.contains(new Spot(column, band * height + row));
             if (!isFree) cans.add(new Cursor(column, band * height + row));
-            row++;
-            if (row == height) {
-                row = 0;
+            row += down;
+            if (row < 0 || row == height) {
+                if (fill == Fill.WHOLE) down = -down;
+                row = down > 0 ? 0 : height - 1;
                 column += step;
             }
         }

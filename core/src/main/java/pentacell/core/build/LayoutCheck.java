@@ -8,6 +8,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import pentacell.core.assembly.CansByPlace;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Layout;
@@ -32,6 +34,7 @@ public final class LayoutCheck {
         leads(layout, remarks);
         box(layout, wish, remarks);
         holder(layout.grid(), wish.format(), remarks);
+        units(layout, wish, remarks);
         keptFree(layout, remarks);
         insulation(layout, remarks);
         layers(layout, remarks);
@@ -166,6 +169,36 @@ public final class LayoutCheck {
                                             Quantity.LENGTH.text(grid.pitchMillimetres()))));
     }
 
+    private static void units(Layout layout, LayoutWish wish, List<LayoutRemark> remarks) {
+        unitsInPieces(layout, wish)
+                .forEach((group, units) ->
+                        remarks.add(
+                                new LayoutRemark(
+                                        LayoutRemark.Kind.BROKEN,
+                                        List.of(),
+                                        "group %d: %s in pieces, whose cans must touch"
+                                                .formatted(
+                                                        group + 1,
+                                                        Count.of(
+                                                                units,
+                                                                "unit lies",
+                                                                "units lie")))));
+    }
+
+    /// How many units of several cans do not lie together, by group from 0.
+    static SortedMap<Integer, Integer> unitsInPieces(Layout layout, LayoutWish wish) {
+        SortedMap<Integer, Integer> apart = new TreeMap<>();
+        for (int group = 0; group < wish.units().size(); group++) {
+            int at = 0;
+            for (int cans : wish.units().get(group)) {
+                List<Spot> places = layout.places().get(group).subList(at, at + cans);
+                if (pieces(places, layout.grid()) > 1) apart.merge(group, 1, Integer::sum);
+                at += cans;
+            }
+        }
+        return apart;
+    }
+
     private static void keptFree(Layout layout, List<LayoutRemark> remarks) {
         CansByPlace placed = layout.cansByPlace();
         for (Spot spot : layout.grid().keptFree())
@@ -182,16 +215,19 @@ public final class LayoutCheck {
     private static void layers(Layout layout, List<LayoutRemark> remarks) {
         int layers = layout.grid().layers();
         if (layers == 1) return;
+        Folds folds = Folds.of(layout);
+        String apart =
+                folds.mostApart() == 0
+                        ? ""
+                        : " with the voltage of up to %s between them"
+                                .formatted(Count.of(folds.mostApart(), "group", "groups"));
         remarks.add(
                 new LayoutRemark(
                         LayoutRemark.Kind.CAUTION,
                         List.of(),
-                        "%d layers lie on each other, %s faces first, with the voltage of up to %s between them: a sheet of insulation goes in every fold"
-                                .formatted(
-                                        layers,
-                                        Folds.of(layout).inside(0).words(),
-                                        Count.of(
-                                                Folds.of(layout).mostApart(), "group", "groups"))));
+                        "%d layers lie on each other, %s faces first,%s: a sheet of insulation goes in every fold"
+                                .formatted(layers, folds.inside(0).words(), apart)
+                                .replace(",:", ":")));
     }
 
     /// Pairs of cans side by side whose faces lie three groups' voltage or more apart.

@@ -147,6 +147,7 @@ public final class LayoutSearch {
         if (wish.box().isEmpty() && slim > MOST_SLIM && !isShort) return false;
         return wish.holds(layout.grid())
                 && LayoutCheck.hangsTogether(layout)
+                && LayoutCheck.unitsInPieces(layout, wish).isEmpty()
                 && endsAsWished(layout, wish);
     }
 

@@ -13,6 +13,8 @@ import pentacell.core.need.Packing;
 /// What is asked of a layout.
 ///
 /// @param groupSizes cans of each group in series order
+/// @param units cans of each unit of each group, in the order of its places; empty where every can
+///   stands alone
 /// @param format their size
 /// @param packing room in the holder, at the ends and along the walls
 /// @param box the inside it must go into, when there is one
@@ -22,6 +24,7 @@ import pentacell.core.need.Packing;
 /// @param keptFree places where nothing may stand, counted from the first of the top face
 public record LayoutWish(
         List<Integer> groupSizes,
+        List<List<Integer>> units,
         CellFormat format,
         Packing packing,
         Optional<Box> box,
@@ -34,6 +37,7 @@ public record LayoutWish(
 
     public LayoutWish {
         groupSizes = List.copyOf(groupSizes);
+        units = units.stream().map(List::copyOf).toList();
         keptFree = List.copyOf(keptFree);
         patterns = Set.copyOf(patterns);
         if (groupSizes.isEmpty()) throw new IllegalArgumentException("a pack has a group or more");

@@ -115,6 +115,7 @@ record PackLookup(WorkshopState state, JudgedStock judged, Pack pack, PackToBuil
         LayoutWish wish =
                 new LayoutWish(
                         units.stream().map(PackToBuild::cans).toList(),
+                        unitSizes(units),
                         format,
                         need.packing(),
                         need.box(),
@@ -141,6 +142,15 @@ record PackLookup(WorkshopState state, JudgedStock judged, Pack pack, PackToBuil
                         COPPER_CELSIUS),
                 wires,
                 planned);
+    }
+
+    private static List<List<Integer>> unitSizes(List<List<PackToBuild.Unit>> groups) {
+        boolean areSingle =
+                groups.stream().flatMap(List::stream).allMatch(unit -> unit.cans() == 1);
+        if (areSingle) return List.of();
+        return groups.stream()
+                .map(group -> group.stream().map(PackToBuild.Unit::cans).toList())
+                .toList();
     }
 
     private static double usualOhms(List<Candidate> all) {

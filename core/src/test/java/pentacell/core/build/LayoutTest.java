@@ -43,6 +43,7 @@ final class LayoutTest {
     private static LayoutWish boxed(int series, int parallel, Box box, Spot... free) {
         return new LayoutWish(
                 Collections.nCopies(series, parallel),
+                List.of(),
                 CAN,
                 Packing.USUAL,
                 Optional.of(box),
@@ -55,6 +56,7 @@ final class LayoutTest {
     private static LayoutWish wish(List<Integer> sizes, Optional<Box> box, LayoutWish.Ends ends) {
         return new LayoutWish(
                 sizes,
+                List.of(),
                 CAN,
                 Packing.USUAL,
                 box,
@@ -527,5 +529,42 @@ final class LayoutTest {
                             .sum();
             assertEquals(whole, drop.volts(), 1e-12);
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"4, 2", "6, 2", "6, 3", "12, 4"})
+    void unitsOfSeveralCansStayTogether(int cans, int unit) {
+        int groups = 5;
+        LayoutWish wish =
+                new LayoutWish(
+                        Collections.nCopies(groups, cans),
+                        Collections.nCopies(groups, Collections.nCopies(cans / unit, unit)),
+                        CAN,
+                        Packing.USUAL,
+                        Optional.empty(),
+                        EnumSet.allOf(Grid.Pattern.class),
+                        LayoutWish.Ends.ANYWHERE,
+                        TakeOff.EDGE,
+                        List.of());
+        List<Arrangement> all = found(wish, 10);
+        assertFalse(all.isEmpty());
+        for (Arrangement each : all)
+            assertEquals(0, LayoutCheck.unitsInPieces(each.layout(), wish).size(), each.words());
+        Layout one = all.get(0).layout();
+        Spot first = one.places().get(0).get(0);
+        Spot far = one.places().get(groups - 1).get(0);
+        Arrangement torn =
+                Arrangement.of(
+                        one.swapped(first, far),
+                        "by hand",
+                        wish,
+                        electric(one.groupSizes(), 10, 0.05));
+        assertTrue(
+                torn.remarks().stream()
+                        .anyMatch(remark -> remark.sentence().startsWith("group 1: 1 unit lies")),
+                () -> torn.remarks().toString());
+        Layout swapped = one.groupsSwapped(0, 2);
+        assertEquals(one.places().get(2), swapped.places().get(0));
+        assertEquals(one, swapped.groupsSwapped(2, 0));
     }
 }

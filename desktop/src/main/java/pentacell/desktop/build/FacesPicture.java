@@ -40,13 +40,13 @@ final class FacesPicture extends StackPane {
     private Set<Spot> marked = Set.of();
     private Set<Spot> awaited = Set.of();
     private Consumer<Spot> onKeepFree = spot -> {};
-    private Swap onSwap = (one, other) -> {};
+    private Swap onSwap = (one, other, isWholeGroup) -> {};
     private Consumer<Spot> onPick = spot -> {};
     private Words words = spot -> "";
 
-    /// Hears that a can was dragged onto another place.
+    /// Hears that a can was dragged onto another place, its group with it when Shift was held.
     interface Swap {
-        void swap(Spot one, Spot other);
+        void swap(Spot one, Spot other, boolean isWholeGroup);
     }
 
     /// What is said of a can under the pointer.
@@ -185,7 +185,7 @@ final class FacesPicture extends StackPane {
         Optional<Spot> to = spotAt(event);
         if (pressed.isPresent() && to.isPresent()) {
             if (pressed.equals(to)) onPick.accept(to.get());
-            else onSwap.swap(pressed.get(), to.get());
+            else onSwap.swap(pressed.get(), to.get(), event.isShiftDown());
         }
         pressed = Optional.empty();
         grasped = Optional.empty();

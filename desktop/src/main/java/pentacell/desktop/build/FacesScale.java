@@ -26,7 +26,7 @@ record FacesScale(double pixels, double left, double right, double top, double l
                         0,
                         Math.min(
                                 (each - (1 + 2 * EDGE_EM) * em) / along,
-                                (height - (TITLE_EM + 1 + 2 * EDGE_EM) * em) / across));
+                                (height - (TITLE_EM + foot(grid) + 2 * EDGE_EM) * em) / across));
         double half = pitch / 2 * pixels;
         return new FacesScale(
                 pixels,
@@ -34,6 +34,11 @@ record FacesScale(double pixels, double left, double right, double top, double l
                 each + GAP_EM * em + half + EDGE_EM * em,
                 (TITLE_EM + EDGE_EM) * em + half,
                 along - pitch);
+    }
+
+    /// Layers are named under the faces.
+    private static double foot(Grid grid) {
+        return grid.layers() > 1 ? 1.6 : 1;
     }
 
     /// The same nearer: what lies under a point stays there.

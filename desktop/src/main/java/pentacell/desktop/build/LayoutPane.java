@@ -3,6 +3,7 @@ package pentacell.desktop.build;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.Button;
@@ -25,6 +26,7 @@ import pentacell.core.build.Arrangement;
 import pentacell.core.build.LayoutRemark;
 import pentacell.core.build.LayoutWish;
 import pentacell.core.build.PackToBuild;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
@@ -120,7 +122,7 @@ final class LayoutPane extends VBox {
                         looking("See both whole", 0));
         change.setTooltip(
                 new Tooltip(
-                        "Drag a can onto another, or onto an empty place, to exchange them. Right-click a place to keep it free. Ctrl and the wheel look nearer; drag the sheet to move it."));
+                        "Drag a can onto another, or onto an empty place, to exchange them; with Shift, its whole group. Right-click a place to keep it free. Ctrl and the wheel look nearer; drag the sheet to move it."));
         stop.setId("layout-stop");
         stop.setOnAction(pressed -> model.stopSearching());
         // one in the place of the other, so that nothing moves when the search ends
@@ -211,13 +213,35 @@ final class LayoutPane extends VBox {
         return item;
     }
 
-    private void swap(Spot one, Spot other) {
-        model.shownProperty()
-                .get()
-                .ifPresent(now ->
-                        model.choose(
-                                now.layout().swapped(one, other),
-                                "Exchange places %s and %s".formatted(one, other)));
+    private void swap(Spot one, Spot other, boolean isWholeGroup) {
+        Optional<Layout> now = model.shownProperty().get().map(Arrangement::layout);
+        if (now.isEmpty()) return;
+        if (!isWholeGroup) {
+            model.choose(
+                    now.get().swapped(one, other),
+                    "Exchange places %s and %s".formatted(one, other));
+            return;
+        }
+        OptionalInt from = now.get().cansByPlace().group(one);
+        OptionalInt to = now.get().cansByPlace().group(other);
+        if (from.isEmpty() || to.isEmpty() || from.equals(to)) return;
+        int first = from.getAsInt();
+        int second = to.getAsInt();
+        List<Integer> sizes = now.get().groupSizes();
+        if (!sizes.get(first).equals(sizes.get(second)))
+            model.desk()
+                    .notices()
+                    .say(
+                            "Group %d has %s, group %d %d: move cans one by one."
+                                    .formatted(
+                                            first + 1,
+                                            Count.of(sizes.get(first), "can", "cans"),
+                                            second + 1,
+                                            sizes.get(second)));
+        else
+            model.choose(
+                    now.get().groupsSwapped(first, second),
+                    "Exchange groups %d and %d".formatted(first + 1, second + 1));
     }
 
     private String words(Spot spot) {

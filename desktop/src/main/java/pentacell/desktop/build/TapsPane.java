@@ -72,8 +72,8 @@ final class TapsPane extends VBox {
         message.setId("taps-message");
         message.getStyleClass().add("match-message");
         typed.setId("taps-typed");
-        typed.setPromptText("all leads from 0 on: 0 4.17 8.34 …   - where nothing is read");
-        typed.setPrefColumnCount(34);
+        typed.setPromptText("from lead 0 on: 0 4.17 8.34 …   - for nothing");
+        typed.setPrefColumnCount(27);
         typed.setOnAction(enter -> read());
         plugs.setId("taps-plugs");
         plugs.setPromptText("one");
