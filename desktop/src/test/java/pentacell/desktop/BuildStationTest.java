@@ -11,7 +11,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.event.Event;
+import javafx.event.EventType;
 import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.MenuButton;
@@ -19,6 +22,7 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -164,19 +168,50 @@ final class BuildStationTest {
                     () -> bench.text("#layout-meaning").equals("It cannot be built so."));
             bench.keys(KeyCode.CONTROL, KeyCode.Z);
             bench.await("and back", () -> layout(bench).equals(before));
-            bench.robot.press(KeyCode.SHIFT);
-            bench.robot.moveTo(x, y).press(MouseButton.PRIMARY);
-            bench.robot.moveTo(x + 82, y).release(MouseButton.PRIMARY);
-            bench.robot.release(KeyCode.SHIFT);
+            bench.await("seen again", () -> bench.text("#layout-meaning").startsWith("As chosen"));
+            bench.robot.interact(() -> {
+                withShift(bench, MouseEvent.MOUSE_PRESSED, 20, 42);
+                withShift(bench, MouseEvent.MOUSE_RELEASED, 102, 42);
+            });
             bench.await(
                     "two groups changed places",
                     () -> layout(bench).equals(before.groupsSwapped(0, 1)));
             bench.keys(KeyCode.CONTROL, KeyCode.Z);
             bench.await("and back again", () -> layout(bench).equals(before));
+            bench.await(
+                    "seen once more", () -> bench.text("#layout-meaning").startsWith("As chosen"));
             MenuButton change = bench.robot.lookup("#layout-change").queryAs(MenuButton.class);
             bench.robot.interact(() -> change.getItems().get(0).fire());
             bench.await("mirrored", () -> layout(bench).equals(before.mirrored()));
         }
+    }
+
+    /// The offscreen robot does not say which keys are held while a button is pressed.
+    private static void withShift(
+            BenchFixture bench, EventType<MouseEvent> type, double x, double y) {
+        Node faces = bench.robot.lookup("#faces-layout").query();
+        Point2D at = faces.localToScene(x, y);
+        Event.fireEvent(
+                faces,
+                new MouseEvent(
+                        type,
+                        at.getX(),
+                        at.getY(),
+                        at.getX(),
+                        at.getY(),
+                        MouseButton.PRIMARY,
+                        1,
+                        true,
+                        false,
+                        false,
+                        false,
+                        true,
+                        false,
+                        false,
+                        false,
+                        false,
+                        true,
+                        null));
     }
 
     @Test
