@@ -13,6 +13,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Rectangle;
 import javafx.util.Duration;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Spot;
@@ -62,6 +63,10 @@ final class FacesPicture extends StackPane {
         plot.setId(showsCurrents ? "faces-currents" : "faces-layout");
         getChildren().add(plot);
         setMinHeight(180);
+        Rectangle frame = new Rectangle();
+        frame.widthProperty().bind(widthProperty());
+        frame.heightProperty().bind(heightProperty());
+        setClip(frame);
         tip.setShowDelay(Duration.millis(150));
         tip.setShowDuration(Duration.INDEFINITE);
         Tooltip.install(plot, tip);
@@ -140,13 +145,28 @@ final class FacesPicture extends StackPane {
         return new ContextMenu(item);
     }
 
+    /// The picture itself is pushed; it is painted anew where it is let go.
     private void dragged(MouseEvent event) {
         // from can to can is an exchange; the sheet beside them moves all
-        if (pressed.isPresent() && !event.isMiddleButtonDown()) return;
-        Point2D now = new Point2D(event.getX(), event.getY());
-        grasped.ifPresent(
-                from -> lookAt(zoom.moved(now.getX() - from.getX(), now.getY() - from.getY())));
-        grasped = Optional.of(now);
+        if (pressed.isPresent() || zoom.times() == 1) return;
+        grasped.ifPresent(from -> {
+            plot.setTranslateX(plot.getTranslateX() + event.getX() - from.getX());
+            plot.setTranslateY(plot.getTranslateY() + event.getY() - from.getY());
+        });
+    }
+
+    private void letGo() {
+        grasped = Optional.empty();
+        double x = plot.getTranslateX();
+        double y = plot.getTranslateY();
+        if (x == 0 && y == 0) return;
+        zoom = zoom.moved(x, y);
+        repaint();
+    }
+
+    private void atItsPlace() {
+        plot.setTranslateX(0);
+        plot.setTranslateY(0);
     }
 
     /// Marks some cans.
@@ -170,15 +190,25 @@ final class FacesPicture extends StackPane {
                                         pen, now, cans, waiting, showsCurrents, near, width, height)
                                 .paint();
         Grid grid = now.layout().grid();
-        if (grid.columns() * grid.rows() <= MOST_AT_ONCE) plot.repaint(painter);
-        else
+        if (grid.columns() * grid.rows() <= MOST_AT_ONCE) {
+            atItsPlace();
+            plot.repaint(painter);
+        } else
             plot.repaint(
-                    painter, (work, done) -> lane.run(Executors.callable(work), did -> done.run()));
+                    painter,
+                    (work, done) ->
+                            lane.run(
+                                    Executors.callable(work),
+                                    did -> {
+                                        done.run();
+                                        if (grasped.isEmpty()) atItsPlace();
+                                    }));
     }
 
     private void released(MouseEvent event) {
         if (event.getButton() != MouseButton.PRIMARY) {
             pressed = Optional.empty();
+            letGo();
             return;
         }
         if (event.getClickCount() == 2 && pressed.isEmpty()) lookAt(FacesScale.Zoom.WHOLE);
@@ -188,7 +218,7 @@ final class FacesPicture extends StackPane {
             else onSwap.swap(pressed.get(), to.get(), event.isShiftDown());
         }
         pressed = Optional.empty();
-        grasped = Optional.empty();
+        letGo();
     }
 
     private String said(Spot spot) {
