@@ -29,6 +29,7 @@ final class FacesDrawing {
     private final double width;
     private final double height;
     private final boolean showsCurrents;
+    private final boolean isNear;
     private final Layout layout;
     private final Grid grid;
     private final CansByPlace placed;
@@ -51,6 +52,7 @@ final class FacesDrawing {
         this.marked = marked;
         this.awaited = awaited;
         this.showsCurrents = showsCurrents;
+        isNear = zoom.times() > 1;
         this.width = width;
         this.height = height;
         layout = now.layout();
@@ -63,13 +65,33 @@ final class FacesDrawing {
     void paint() {
         if (!(radius > 0.5)) return;
         for (Face face : Face.values()) {
-            title(face);
+            sheet(face);
             cans(face);
             strips(face);
             ends(face);
             insulation(face);
             joints(face);
         }
+        double em = pen.em();
+        // looked at from near, the faces reach under their names
+        if (isNear) pen.fill(Hue.GROUND, 1, 0, 0, width, 1.6 * em);
+        for (Face face : Face.values())
+            pen.text(
+                    Hue.INK,
+                    1,
+                    true,
+                    Anchor.LEFT,
+                    Math.max(face == Face.TOP ? 0 : width / 2, begin(face)),
+                    0.8 * em,
+                    face == Face.TOP ? "Top" : "Bottom, turned over: left and right change");
+    }
+
+    private double half() {
+        return grid.pitchMillimetres() / 2 * scale.pixels() + FacesScale.EDGE_EM * pen.em();
+    }
+
+    private double begin(Face face) {
+        return (face == Face.TOP ? scale.left() : scale.right()) - half();
     }
 
     private double x(Face face, Spot spot) {
@@ -86,21 +108,12 @@ final class FacesDrawing {
         return x > -reach && x < width + reach && y > -reach && y < height + reach;
     }
 
-    private void title(Face face) {
+    private void sheet(Face face) {
         double em = pen.em();
-        double half = grid.pitchMillimetres() / 2 * scale.pixels() + FacesScale.EDGE_EM * em;
+        double half = half();
         double top = scale.top() - half;
         double bottom = y(new Spot(0, grid.rows() - 1)) + half;
-        double begin = (face == Face.TOP ? scale.left() : scale.right()) - half;
-        pen.text(
-                Hue.INK,
-                1,
-                true,
-                Anchor.LEFT,
-                Math.max(begin, 0),
-                0.8 * em,
-                face == Face.TOP ? "Top" : "Bottom, turned over: left and right change");
-        double right = begin;
+        double right = begin(face);
         for (int layer = 0; layer < grid.layers(); layer++) {
             int first = layer * grid.columnsOfALayer();
             double one = x(face, new Spot(first, 0));

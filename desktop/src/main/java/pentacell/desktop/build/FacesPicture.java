@@ -71,8 +71,11 @@ final class FacesPicture extends StackPane {
         tip.setShowDuration(Duration.INDEFINITE);
         Tooltip.install(plot, tip);
         plot.setOnMousePressed(event -> {
-            pressed = spotAt(event);
-            grasped = Optional.of(new Point2D(event.getX(), event.getY()));
+            pressed = event.getButton() == MouseButton.PRIMARY ? spotAt(event) : Optional.empty();
+            grasped =
+                    event.getButton() == MouseButton.SECONDARY
+                            ? Optional.empty()
+                            : Optional.of(new Point2D(event.getX(), event.getY()));
         });
         plot.setOnMouseDragged(this::dragged);
         plot.setOnMouseReleased(this::released);
@@ -147,7 +150,7 @@ final class FacesPicture extends StackPane {
 
     /// The picture itself is pushed; it is painted anew where it is let go.
     private void dragged(MouseEvent event) {
-        // from can to can is an exchange; the sheet beside them moves all
+        // from can to can is an exchange; the sheet beside them, or the middle button, moves all
         if (pressed.isPresent() || zoom.times() == 1) return;
         grasped.ifPresent(from -> {
             plot.setTranslateX(plot.getTranslateX() + event.getX() - from.getX());
