@@ -21,6 +21,7 @@ import pentacell.core.build.PickLine;
 import pentacell.core.build.PickWalk;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.prove.ProvedPack;
 import pentacell.core.state.WorkshopState;
 import pentacell.reports.BuildBook;
 import pentacell.reports.CellLabel;
@@ -174,7 +175,12 @@ final class ReportCommand implements Callable<Integer> {
                                             ZoneId.systemDefault())
                                     .pdf(paper);
                     case NAME_PLATE ->
-                            NamePlate.of(built, builder, "", today().toString())
+                            NamePlate.of(
+                                            built,
+                                            ProvedPack.measured(state, built),
+                                            builder,
+                                            "",
+                                            today().toString())
                                     .pdf(NamePlate.Size.LARGE);
                     case TEMPLATE -> faces(built, layout.orElseThrow()).pdf(paper);
                     case FACES ->

@@ -119,6 +119,7 @@ final class ArchitectureTest {
                                         "pentacell.core.imports..",
                                         "pentacell.core.need..",
                                         "pentacell.core.pack..",
+                                        "pentacell.core.proof..",
                                         "pentacell.core.school..")
                                 .should()
                                 .dependOnClassesThat()

@@ -12,6 +12,7 @@ import pentacell.core.imports.ImportedFiles;
 import pentacell.core.journal.Act;
 import pentacell.core.need.Plans;
 import pentacell.core.pack.Packs;
+import pentacell.core.proof.Proofs;
 import pentacell.core.school.Grading;
 import pentacell.core.school.Schools;
 import pentacell.core.state.Chapter;
@@ -33,6 +34,7 @@ public final class Chapters {
                     Plans.CHAPTER,
                     Packs.CHAPTER,
                     Assemblies.CHAPTER,
+                    Proofs.CHAPTER,
                     ImportedFiles.CHAPTER);
 
     private Chapters() {}

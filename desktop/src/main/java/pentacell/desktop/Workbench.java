@@ -15,6 +15,7 @@ import pentacell.desktop.harvest.HarvestStation;
 import pentacell.desktop.intake.IntakeStation;
 import pentacell.desktop.match.MatchStation;
 import pentacell.desktop.plan.PlanStation;
+import pentacell.desktop.prove.ProveStation;
 import pentacell.desktop.stock.StockStation;
 import pentacell.desktop.test.TestStation;
 
@@ -33,7 +34,8 @@ public record Workbench(Desk desk, List<Station> stations, Frame frame) {
                     (desk, files) -> new StockStation(desk),
                     PlanStation::new,
                     MatchStation::new,
-                    BuildStation::new);
+                    BuildStation::new,
+                    ProveStation::new);
 
     public Workbench {
         stations = List.copyOf(stations);

@@ -4,11 +4,13 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import pentacell.core.build.PackToBuild;
+import pentacell.core.prove.LoadTest;
 import pentacell.core.unit.Quantity;
 
 /// The plate that a pack carries.
@@ -28,10 +30,16 @@ public record NamePlate(String name, List<String> lines, String warning) {
 
     /// What the plate of a pack says.
     ///
+    /// @param measured its last load test; what its cells let expect where there is none
     /// @param builder who built it; empty for nobody named
     /// @param wording a line of one's own; empty for none
     /// @param date the day, in words
-    public static NamePlate of(PackToBuild pack, String builder, String wording, String date) {
+    public static NamePlate of(
+            PackToBuild pack,
+            Optional<LoadTest> measured,
+            String builder,
+            String wording,
+            String date) {
         int series = pack.groups().size();
         double nominal = series * pack.chemistry().nominalVolts();
         String full = Quantity.VOLTAGE.text(series * pack.chemistry().chargeLimitVolts(), 1);
@@ -42,8 +50,16 @@ public record NamePlate(String name, List<String> lines, String warning) {
                         .formatted(
                                 pack.pack().rules().arrangement(),
                                 Quantity.VOLTAGE.text(nominal, 1),
-                                Quantity.CHARGE.text(pack.leastAmpHours(), 1),
-                                Quantity.ENERGY.text(nominal * pack.leastAmpHours(), 0)));
+                                Quantity.CHARGE.text(
+                                        measured.map(LoadTest::ampHours)
+                                                .orElseGet(pack::leastAmpHours),
+                                        1),
+                                Quantity.ENERGY.text(
+                                                measured.map(LoadTest::wattHours)
+                                                        .orElseGet(() ->
+                                                                nominal * pack.leastAmpHours()),
+                                                0)
+                                        + (measured.isPresent() ? " measured" : "")));
         lines.add(
                 "%s · full %s, empty %s"
                         .formatted(

@@ -1,16 +1,17 @@
 package pentacell.core.state;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -92,15 +93,19 @@ final class WorkshopStateTest {
     void foldingStepByStepEqualsFoldingTheWhole(long seed) {
         RandomFacts facts = new RandomFacts(seed);
         WorkshopState stepwise = Chapters.empty();
+        Set<Class<?>> filled = new HashSet<>();
         for (int i = 0; i < 1000; i++) {
             log(facts.next(sequence));
             stepwise = stepwise.plus(journal.get(journal.size() - 1));
+            // what was filled may come back to how it began, such as a school
+            for (Chapter<?> chapter : Chapters.ALL)
+                if (!chapter.empty().equals(stepwise.slice(chapter.sliceType())))
+                    filled.add(chapter.sliceType());
         }
         assertEquals(state(), stepwise, "seed " + seed);
         for (Chapter<?> chapter : Chapters.ALL)
-            assertNotEquals(
-                    chapter.empty(),
-                    stepwise.slice(chapter.sliceType()),
+            assertTrue(
+                    filled.contains(chapter.sliceType()),
                     "the random journal fills every chapter, seed " + seed);
     }
 

@@ -15,6 +15,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.PackToBuild;
+import pentacell.core.prove.ProvedPack;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.ControlRow;
@@ -176,7 +177,12 @@ final class BookPane extends VBox {
     }
 
     private NamePlate plate() {
-        return NamePlate.of(pack(), builder.getText(), wording.getText(), today());
+        return NamePlate.of(
+                pack(),
+                ProvedPack.measured(model.desk().ledger().state(), pack()),
+                builder.getText(),
+                wording.getText(),
+                today());
     }
 
     private byte[] book() throws Exception {

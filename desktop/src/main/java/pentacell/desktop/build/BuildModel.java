@@ -21,16 +21,16 @@ import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TakeOffs;
 import pentacell.core.cell.CellId;
 import pentacell.core.grade.JudgedStock;
-import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Job;
+import pentacell.desktop.frame.PackInHand;
 
 /// What Build knows: the pack in hand as it is to be built, the layouts found for it, and the one
 /// that is looked at.
 final class BuildModel {
     private final Desk desk;
-    private final ReadOnlyObjectWrapper<String> pack = new ReadOnlyObjectWrapper<>("");
+    private final PackInHand pack;
     private final ReadOnlyObjectWrapper<Optional<PackToBuild>> built =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<List<Arrangement>> found =
@@ -57,11 +57,23 @@ final class BuildModel {
 
     BuildModel(Desk desk) {
         this.desk = desk;
-        desk.ledger().stateProperty().subscribe(this::follow);
+        pack = new PackInHand(desk);
+        pack.nameProperty()
+                .subscribe(name -> {
+                    lookedAt = Optional.empty();
+                    searchedFor = Optional.empty();
+                    found.set(List.of());
+                    refresh();
+                });
+        desk.ledger().stateProperty().subscribe(state -> refresh());
+    }
+
+    PackInHand inHand() {
+        return pack;
     }
 
     ReadOnlyObjectProperty<String> packProperty() {
-        return pack.getReadOnlyProperty();
+        return pack.nameProperty();
     }
 
     /// The pack in hand as it is to be built; empty while none is matched.
@@ -95,7 +107,7 @@ final class BuildModel {
 
     /// What was said and read of the pack in hand.
     Assembly assembly() {
-        return Assemblies.of(desk.ledger().state()).assembly(pack.get());
+        return Assemblies.of(desk.ledger().state()).assembly(pack.name());
     }
 
     /// The layout that was chosen, judged.
@@ -107,11 +119,6 @@ final class BuildModel {
         return asked;
     }
 
-    /// The packs there are: matched ones.
-    List<String> packs() {
-        return List.copyOf(Packs.of(desk.ledger().state()).all().keySet());
-    }
-
     /// Says whether somebody looks: nothing is worked out while nobody does.
     void watched(boolean isWatched) {
         boolean isBack = isWatched && !isShown;
@@ -119,28 +126,9 @@ final class BuildModel {
         if (isBack && isStale) workOut();
     }
 
-    private void follow(WorkshopState state) {
-        if (Packs.of(state).pack(pack.get()).isEmpty()) {
-            lookedAt = Optional.empty();
-            List<String> names = packs();
-            pack.set(names.isEmpty() ? "" : names.get(names.size() - 1));
-        }
-        refresh();
-    }
-
     private void refresh() {
         if (isShown) workOut();
         else isStale = true;
-    }
-
-    /// Takes another pack in hand.
-    void takeInHand(String name) {
-        if (name.equals(pack.get()) || !packs().contains(name)) return;
-        pack.set(name);
-        lookedAt = Optional.empty();
-        searchedFor = Optional.empty();
-        found.set(List.of());
-        refresh();
     }
 
     /// Asks for other layouts, or another current.
@@ -161,7 +149,7 @@ final class BuildModel {
         isStale = false;
         WorkshopState state = desk.ledger().state();
         JudgedStock judged = desk.ledger().judged();
-        String name = pack.get();
+        String name = pack.name();
         PackToBuild.Asked wanted = asked;
         desk.work()
                 .lane("build")
@@ -272,7 +260,7 @@ final class BuildModel {
 
     /// Takes the layout that is looked at.
     void take() {
-        shown.get().ifPresent(now -> choose(now.layout(), "Lay out " + pack.get()));
+        shown.get().ifPresent(now -> choose(now.layout(), "Lay out " + pack.name()));
     }
 
     /// Keeps a place free, or lets it be filled again: in the chosen layout, else in those looked
@@ -319,7 +307,7 @@ final class BuildModel {
     void choose(Layout layout, String words) {
         lookedAt = Optional.empty();
         if (assembly().layout().equals(Optional.of(layout))) return;
-        log(words, List.of(new AssemblyFact.LayoutChosen(pack.get(), layout)));
+        log(words, List.of(new AssemblyFact.LayoutChosen(pack.name(), layout)));
     }
 
     /// Logs something of the pack in hand.

@@ -97,7 +97,7 @@ public final class BuildStation implements Station {
     @Override
     public boolean takes(PackWork work) {
         if (work.kind() != PackWork.Kind.BUILD) return false;
-        model.takeInHand(work.pack());
+        model.inHand().take(work.pack());
         return true;
     }
 
@@ -117,14 +117,14 @@ public final class BuildStation implements Station {
 
     @Override
     public List<Found> find(String wanted, int most) {
-        return model.packs().stream()
+        return model.inHand().names().stream()
                 .filter(name -> name.toLowerCase(Locale.ROOT).contains(wanted))
                 .limit(most)
                 .map(name ->
                         new Found(
                                 name + "  build",
                                 Found.Where.AT_STATION,
-                                () -> model.takeInHand(name)))
+                                () -> model.inHand().take(name)))
                 .toList();
     }
 

@@ -1,6 +1,5 @@
 package pentacell.desktop.build;
 
-import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.BorderPane;
@@ -8,22 +7,22 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.PackChoice;
 import pentacell.desktop.frame.QuickBar;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.PaneTabs;
 
 /// What Build shows: the pack in hand with its figures, and a pane for each question.
 final class BuildView {
-    private final BuildModel model;
+    private final ComboBox<String> pack;
     private final BorderPane view = new BorderPane();
     private final VBox centre = new VBox();
     private final PaneTabs tabs = new PaneTabs(this::show);
     private final BuildFigures figures = new BuildFigures();
-    private final ComboBox<String> pack = new ComboBox<>();
     private final QuickBar quick;
 
     BuildView(Desk desk, FileAsk files, BuildModel model) {
-        this.model = model;
+        pack = PackChoice.of("build-pack", desk, model.inHand());
         quick = new QuickBar(desk, new BuildQuick(model), "A reading of the pack");
         tabs.add(BuildStation.LAYOUT, () -> new LayoutPane(model))
                 .add(BuildStation.CURRENTS, () -> new CurrentsPane(model))
@@ -34,21 +33,12 @@ final class BuildView {
                 .add(BuildStation.BOOK, () -> new BookPane(model, files));
         view.setId("build-station");
         view.getStyleClass().add("station");
-        pack.setId("build-pack");
-        pack.setPrefWidth(240);
-        pack.setPromptText("no pack is matched yet");
-        pack.valueProperty()
-                .subscribe(name -> {
-                    if (name != null) model.takeInHand(name);
-                });
         ControlRow views = ControlRow.of(tabs.row(), ControlRow.gap(), pack);
         views.getStyleClass().add("views");
         centre.getStyleClass().add("station-centre");
         VBox.setVgrow(centre, Priority.ALWAYS);
         view.setCenter(new VBox(figures.node(), views, centre));
         view.sceneProperty().subscribe(scene -> model.watched(scene != null));
-        desk.ledger().stateProperty().subscribe(state -> offer());
-        model.packProperty().subscribe(name -> offer());
         model.shownProperty().subscribe(shown -> figures.show(model.builtProperty().get(), shown));
         model.builtProperty().subscribe(built -> figures.show(built, model.shownProperty().get()));
         show(BuildStation.LAYOUT);
@@ -70,13 +60,5 @@ final class BuildView {
         Node pane = tabs.show(name);
         VBox.setVgrow(pane, Priority.ALWAYS);
         centre.getChildren().setAll(pane);
-    }
-
-    /// Offers the packs that are matched.
-    private void offer() {
-        List<String> names = model.packs();
-        if (!pack.getItems().equals(names)) pack.getItems().setAll(names);
-        pack.setValue(
-                names.contains(model.packProperty().get()) ? model.packProperty().get() : null);
     }
 }

@@ -62,7 +62,7 @@ final class FacesPicture extends StackPane {
         this.lane = lane;
         plot.setId(showsCurrents ? "faces-currents" : "faces-layout");
         getChildren().add(plot);
-        setMinHeight(180);
+        setMinHeight(140);
         Rectangle frame = new Rectangle();
         frame.widthProperty().bind(widthProperty());
         frame.heightProperty().bind(heightProperty());

@@ -8,6 +8,7 @@ public record PackWork(String pack, Kind kind) {
     public enum Kind {
         PLAN,
         MATCH,
-        BUILD
+        BUILD,
+        PROVE
     }
 }

@@ -16,9 +16,19 @@ import javafx.scene.layout.VBox;
 final class PathBar extends VBox {
     private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
 
+    /// Rows closer together, in a low window.
+    private static final PseudoClass TIGHT = PseudoClass.getPseudoClass("tight");
+
+    /// Height of a row and of what stands above the first, by the style sheet.
+    private static final double ROW_EM = 2.8;
+
+    private static final double ABOVE_EM = 3.2;
+
+    private final Label brand = new Label("Pentacell");
+
     PathBar(List<Station> stations, Consumer<Station> go) {
         getStyleClass().add("path");
-        Label brand = new Label("Pentacell");
+        setMinHeight(0);
         brand.getStyleClass().add("brand");
         getChildren().add(brand);
         for (Station station : stations) getChildren().add(button(station, go));
@@ -50,6 +60,14 @@ final class PathBar extends VBox {
         button.setOnAction(pressed -> go.accept(station));
         button.setUserData(station);
         return button;
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double em = brand.getFont().getSize() / 1.15;
+        double wanted = (ABOVE_EM + ROW_EM * (getChildren().size() - 1)) * em;
+        pseudoClassStateChanged(TIGHT, getHeight() < wanted);
+        super.layoutChildren();
     }
 
     void mark(Station here) {

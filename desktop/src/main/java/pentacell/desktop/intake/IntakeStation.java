@@ -138,7 +138,6 @@ public final class IntakeStation implements Station {
     public List<Shot> shots() {
         return List.of(
                 new Shot("intake-paper", Theme.PAPER, this::pose),
-                new Shot("intake-shed", Theme.SHED, this::pose),
                 new Shot("schools-paper", Theme.PAPER, this::poseSchools));
     }
 

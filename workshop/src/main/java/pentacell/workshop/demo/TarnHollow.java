@@ -26,7 +26,8 @@ public final class TarnHollow {
                     DemoPacks::write,
                     DemoUnopened::write,
                     DemoPlans::write,
-                    DemoBuild::write);
+                    DemoBuild::write,
+                    DemoProve::write);
 
     private TarnHollow() {}
 

@@ -79,6 +79,8 @@ import pentacell.core.pack.MatchSchool;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.RescuedCells;
 import pentacell.core.pack.Selection;
+import pentacell.core.proof.PackLog;
+import pentacell.core.proof.ProofFact;
 import pentacell.core.school.BandSchool;
 import pentacell.core.school.GradeFact;
 import pentacell.core.school.GradePolicy;
@@ -268,6 +270,29 @@ final class SampleFacts {
                         "22 J",
                         Optional.of("weld.jpg")),
                 new AssemblyFact.StandingSaid("Gate lamp", Standing.TRIAL, "a week of nights"),
+                new ProofFact.LoadTested(
+                        "Gate lamp",
+                        "first",
+                        2.5,
+                        new PackLog(
+                                List.of(0.0, 60.0),
+                                List.of(0.0, 5.0),
+                                List.of(List.of(3.35, 3.3), List.of(3.35, 3.29)))),
+                new ProofFact.HandRead("Gate lamp", "by hand", 2.5, 5, List.of(3.3, 3.29)),
+                new ProofFact.GroupTested("Gate lamp", 1, 21.4, OptionalDouble.of(70.1)),
+                new ProofFact.FullRead("Gate lamp", 0, 3.58),
+                new ProofFact.ChargeSeen(
+                        "Gate lamp",
+                        OptionalDouble.of(14.4),
+                        OptionalDouble.empty(),
+                        ProofFact.Supply.TRIPPED),
+                new ProofFact.SystemSeen(
+                        "Gate lamp",
+                        OptionalDouble.of(600),
+                        OptionalDouble.of(520),
+                        OptionalDouble.of(700),
+                        OptionalDouble.empty()),
+                new ProofFact.TripSeen("Gate lamp", 10.7, OptionalDouble.of(11.1)),
                 new PlanFact.PartsPriced(List.of(new PartPrice(Part.STRIP, new Price(1.2, "EUR")))),
                 new PackFact.CellLock("Long night", A, PackFact.Lock.LOCKED),
                 new CellFact.CansCounted(A, 2),

@@ -1,0 +1,109 @@
+package pentacell.core.proof;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import pentacell.core.state.InOrder;
+
+/// What was measured of a pack to prove it.
+///
+/// @param tests load tests by name, in the order they were begun
+/// @param alone what each group gave alone when it was last tested, by group from 0
+/// @param full what each group read last at the end of a charge, by group from 0
+/// @param charge how a charge ended last
+/// @param system what went through the system last
+/// @param trip where the device let go last
+public record Proof(
+        String pack,
+        Map<String, Test> tests,
+        SortedMap<Integer, ProofFact.GroupTested> alone,
+        SortedMap<Integer, Double> full,
+        Optional<ProofFact.ChargeSeen> charge,
+        Optional<ProofFact.SystemSeen> system,
+        Optional<ProofFact.TripSeen> trip) {
+    public Proof {
+        tests = InOrder.of(tests);
+        alone = Collections.unmodifiableSortedMap(new TreeMap<>(alone));
+        full = Collections.unmodifiableSortedMap(new TreeMap<>(full));
+    }
+
+    /// A load test.
+    ///
+    /// @param at when it was logged, or begun by hand
+    public record Test(String name, Instant at, double endVolts, PackLog log) {}
+
+    /// A pack of which nothing was measured.
+    public static Proof of(String pack) {
+        return new Proof(
+                pack,
+                Map.of(),
+                new TreeMap<>(),
+                new TreeMap<>(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    Proof plus(Instant at, ProofFact fact) {
+        return switch (fact) {
+            case ProofFact.LoadTested tested ->
+                    with(new Test(tested.test(), at, tested.endVolts(), tested.log()));
+            case ProofFact.HandRead read -> with(grown(at, read));
+            case ProofFact.GroupTested group -> {
+                SortedMap<Integer, ProofFact.GroupTested> after = new TreeMap<>(alone);
+                after.put(group.group(), group);
+                yield new Proof(pack, tests, after, full, charge, system, trip);
+            }
+            case ProofFact.FullRead read -> {
+                SortedMap<Integer, Double> after = new TreeMap<>(full);
+                after.put(read.group(), read.volts());
+                yield new Proof(pack, tests, alone, after, charge, system, trip);
+            }
+            case ProofFact.ChargeSeen seen ->
+                    new Proof(pack, tests, alone, full, Optional.of(seen), system, trip);
+            case ProofFact.SystemSeen seen ->
+                    new Proof(pack, tests, alone, full, charge, Optional.of(seen), trip);
+            case ProofFact.TripSeen seen ->
+                    new Proof(pack, tests, alone, full, charge, system, Optional.of(seen));
+        };
+    }
+
+    private Proof with(Test test) {
+        Map<String, Test> after = new LinkedHashMap<>(tests);
+        after.put(test.name(), test);
+        return new Proof(pack, after, alone, full, charge, system, trip);
+    }
+
+    /// A test by hand with a reading more; one that comes at the same moment, or has another number
+    /// of groups, begins it anew.
+    private Test grown(Instant at, ProofFact.HandRead read) {
+        Optional<Test> before =
+                Optional.ofNullable(tests.get(read.test()))
+                        .filter(test -> test.log().volts().size() == read.volts().size());
+        Instant begun = before.map(Test::at).orElse(at);
+        double second = Duration.between(begun, at).toMillis() / 1000.0;
+        List<Double> seconds = new ArrayList<>();
+        List<Double> amps = new ArrayList<>();
+        List<List<Double>> volts = new ArrayList<>();
+        for (int g = 0; g < read.volts().size(); g++) volts.add(new ArrayList<>());
+        if (before.isPresent()) {
+            PackLog log = before.get().log();
+            for (int i = 0; i < log.seconds().size() && log.seconds().get(i) < second; i++) {
+                seconds.add(log.seconds().get(i));
+                amps.add(log.amps().get(i));
+                for (int g = 0; g < volts.size(); g++) volts.get(g).add(log.volts().get(g).get(i));
+            }
+        }
+        seconds.add(second);
+        amps.add(read.amps());
+        for (int g = 0; g < volts.size(); g++) volts.get(g).add(read.volts().get(g));
+        return new Test(read.test(), begun, read.endVolts(), new PackLog(seconds, amps, volts));
+    }
+}

@@ -1,0 +1,38 @@
+package pentacell.core.proof;
+
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import pentacell.core.state.Chapter;
+import pentacell.core.state.InOrder;
+import pentacell.core.state.WorkshopState;
+
+/// What was measured of packs to prove them.
+///
+/// @param all by name of the pack, in the order something was first measured
+public record Proofs(Map<String, Proof> all) {
+    /// The chapter of proving.
+    public static final Chapter<Proofs> CHAPTER =
+            Chapter.timed(ProofFact.class, Proofs.class, new Proofs(Map.of()), Proofs::plus);
+
+    public Proofs {
+        all = InOrder.of(all);
+    }
+
+    /// Those of a workshop.
+    public static Proofs of(WorkshopState state) {
+        return state.slice(Proofs.class);
+    }
+
+    /// What was measured of a pack.
+    public Proof proof(String pack) {
+        Proof known = all.get(pack);
+        return known == null ? Proof.of(pack) : known;
+    }
+
+    private Proofs plus(Instant at, ProofFact fact) {
+        Map<String, Proof> after = new LinkedHashMap<>(all);
+        after.put(fact.pack(), proof(fact.pack()).plus(at, fact));
+        return new Proofs(after);
+    }
+}

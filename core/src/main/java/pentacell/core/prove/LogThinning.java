@@ -1,0 +1,106 @@
+package pentacell.core.prove;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import pentacell.core.measure.Column;
+import pentacell.core.proof.PackLog;
+
+/// Takes out of a log what lies on a straight line between its neighbours, so that it can be kept:
+/// every reading left out lies within a tolerance of the line that takes its place, so charge,
+/// energy and the way of every group stay what they were to within that.
+public final class LogThinning {
+    /// So many moments are kept at most.
+    public static final int MOST = 4000;
+
+    /// First tolerances: of a group, in V, and of the current, as a part of the largest.
+    private static final double VOLTS = 0.0005;
+
+    private static final double AMPS_SHARE = 0.002;
+
+    private static final double COARSER = 1.6;
+
+    private LogThinning() {}
+
+    /// The log as it is kept, to 0.1 mV and 1 mA.
+    public static PackLog kept(GroupLog log) {
+        List<Integer> moments = moments(log);
+        return new PackLog(
+                picked(log.seconds(), moments, 1e3),
+                picked(log.amps(), moments, 1e3),
+                log.volts().stream().map(each -> picked(each, moments, 1e4)).toList());
+    }
+
+    /// A kept log as the engines read it.
+    public static GroupLog log(PackLog kept) {
+        return new GroupLog(
+                column(kept.seconds()),
+                column(kept.amps()),
+                kept.volts().stream().map(LogThinning::column).toList());
+    }
+
+    private static Column column(List<Double> values) {
+        Column.Builder column = new Column.Builder();
+        values.forEach(column::add);
+        return column.build();
+    }
+
+    private static List<Double> picked(Column column, List<Integer> moments, double fine) {
+        return moments.stream().map(i -> Math.rint(column.get(i) * fine) / fine).toList();
+    }
+
+    private static List<Integer> moments(GroupLog log) {
+        List<Column> channels = new ArrayList<>(log.volts());
+        channels.add(log.amps());
+        double most = 0;
+        for (int i = 0; i < log.size(); i++) most = Math.max(most, Math.abs(log.amps().get(i)));
+        for (double factor = 1; ; factor *= COARSER) {
+            double[] tolerance = new double[channels.size()];
+            Arrays.fill(tolerance, VOLTS * factor);
+            tolerance[tolerance.length - 1] = Math.max(1e-3, AMPS_SHARE * most * factor);
+            List<Integer> moments = straightened(log.seconds(), channels, tolerance);
+            if (moments.size() <= MOST) return moments;
+        }
+    }
+
+    /// From each moment kept, the next is the last that can be reached in one line: in every
+    /// channel the slopes that pass all readings between narrow to a cone, and what would leave it
+    /// empty begins the next line.
+    private static List<Integer> straightened(
+            Column seconds, List<Column> channels, double[] tolerance) {
+        int size = seconds.size();
+        if (size == 0) return List.of();
+        List<Integer> kept = new ArrayList<>(Collections.singleton(0));
+        double[] low = new double[channels.size()];
+        double[] high = new double[channels.size()];
+        int from = 0;
+        open(low, high);
+        for (int i = 1; i < size; i++) {
+            double passed = seconds.get(i) - seconds.get(from);
+            boolean isWithin = true;
+            for (int c = 0; c < channels.size() && isWithin; c++) {
+                double slope = (channels.get(c).get(i) - channels.get(c).get(from)) / passed;
+                isWithin = slope >= low[c] && slope <= high[c];
+            }
+            if (!isWithin) {
+                from = i - 1;
+                kept.add(from);
+                open(low, high);
+                passed = seconds.get(i) - seconds.get(from);
+            }
+            for (int c = 0; c < channels.size(); c++) {
+                double rise = channels.get(c).get(i) - channels.get(c).get(from);
+                low[c] = Math.max(low[c], (rise - tolerance[c]) / passed);
+                high[c] = Math.min(high[c], (rise + tolerance[c]) / passed);
+            }
+        }
+        if (size > 1) kept.add(size - 1);
+        return kept;
+    }
+
+    private static void open(double[] low, double[] high) {
+        Arrays.fill(low, Double.NEGATIVE_INFINITY);
+        Arrays.fill(high, Double.POSITIVE_INFINITY);
+    }
+}

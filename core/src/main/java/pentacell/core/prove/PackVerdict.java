@@ -1,0 +1,212 @@
+package pentacell.core.prove;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.need.Need;
+import pentacell.core.proof.ProofFact;
+import pentacell.core.prove.LoadTest.Cause;
+import pentacell.core.prove.ProvedPack.Tested;
+import pentacell.core.unit.Quantity;
+
+/// Whether a pack may go into use, with what was looked at.
+///
+/// @param level the worst of what was looked at
+/// @param checks in the order of the work
+public record PackVerdict(Level level, List<Seen> checks) {
+    /// A pack that gives this part of what its cells let expect is as it should be, and below the
+    /// second is not (common practice: instruments differ by 2 to 3 %).
+    private static final double AS_EXPECTED = 0.95;
+
+    private static final double FAR_LESS = 0.9;
+
+    /// Good at rest after a discharge, in mV (common practice).
+    private static final double REST_MILLIVOLTS = 30;
+
+    public PackVerdict {
+        checks = List.copyOf(checks);
+    }
+
+    /// How fit a pack is.
+    public enum Level {
+        FIT("fit for use"),
+        LIMITS("fit with limits"),
+        NOT_YET("not yet fit for use");
+
+        private final String words;
+
+        Level(String words) {
+            this.words = words;
+        }
+
+        /// In words.
+        public String words() {
+            return words;
+        }
+    }
+
+    /// Something that was looked at.
+    ///
+    /// @param what in a word or two
+    /// @param sentence figure and limit
+    public record Seen(String what, Level level, String sentence) {}
+
+    /// Judges a pack.
+    public static PackVerdict of(ProvedPack pack) {
+        List<Seen> checks = new ArrayList<>();
+        Optional<Tested> last = pack.lastWhole();
+        if (last.isEmpty())
+            checks.add(
+                    new Seen(
+                            "Load test",
+                            Level.NOT_YET,
+                            pack.tests().isEmpty()
+                                    ? "none yet: discharge the pack at a usual load until the first group is empty"
+                                    : "none came down to its end voltage yet"));
+        last.ifPresent(tested -> {
+            capacity(tested, checks);
+            wanted(pack, tested, checks);
+            groups(tested, checks);
+            rest(tested, checks);
+        });
+        full(pack, checks);
+        charge(pack, checks);
+        Level worst = Level.FIT;
+        for (Seen each : checks) if (each.level().compareTo(worst) > 0) worst = each.level();
+        return new PackVerdict(worst, checks);
+    }
+
+    private static void capacity(Tested tested, List<Seen> checks) {
+        OptionalDouble share = tested.againstExpected();
+        if (share.isEmpty()) return;
+        double part = share.getAsDouble();
+        checks.add(
+                new Seen(
+                        "Capacity",
+                        part >= AS_EXPECTED
+                                ? Level.FIT
+                                : part >= FAR_LESS ? Level.LIMITS : Level.NOT_YET,
+                        "gave %s of %s expected, %s"
+                                .formatted(
+                                        Quantity.CHARGE.text(tested.test().ampHours()),
+                                        Quantity.CHARGE.text(
+                                                tested.fan().expectedAmpHours().orElse(0)),
+                                        Quantity.PERCENT.text(100 * part))));
+    }
+
+    private static void wanted(ProvedPack pack, Tested tested, List<Seen> checks) {
+        Optional<Need> need = pack.built().planned().map(planned -> planned.need());
+        if (need.isEmpty() || need.get().hours().isEmpty()) return;
+        double hours = tested.test().wattHours() / need.get().steadyFromPack();
+        double wanted = need.get().hours().getAsDouble();
+        checks.add(
+                new Seen(
+                        "Hours",
+                        hours >= wanted ? Level.FIT : Level.LIMITS,
+                        "%s at the steady load; %s are wanted"
+                                .formatted(
+                                        Quantity.HOURS.text(hours), Quantity.HOURS.text(wanted))));
+    }
+
+    private static void groups(Tested tested, List<Seen> checks) {
+        List<LoadTest.Group> groups = tested.test().groups();
+        List<String> joints = new ArrayList<>();
+        List<String> low = new ArrayList<>();
+        for (int g = 0; g < groups.size(); g++) {
+            Cause cause = groups.get(g).cause();
+            if (cause == Cause.HIGH_RESISTANCE) joints.add(String.valueOf(g + 1));
+            if (cause == Cause.STARTED_LOW) low.add(String.valueOf(g + 1));
+        }
+        if (!joints.isEmpty())
+            checks.add(
+                    new Seen(
+                            "Resistance",
+                            Level.NOT_YET,
+                            "group %s drops more than the others: look at its joints first"
+                                    .formatted(String.join(", ", joints))));
+        if (!low.isEmpty())
+            checks.add(
+                    new Seen(
+                            "Balance",
+                            Level.LIMITS,
+                            "group %s began low: balance, then test again"
+                                    .formatted(String.join(", ", low))));
+        tested.shortfall()
+                .ifPresent(shortfall ->
+                        checks.add(
+                                new Seen(
+                                        "Weakest group",
+                                        Level.LIMITS,
+                                        "group %d costs %s; see Load test for what to swap"
+                                                .formatted(
+                                                        shortfall.group() + 1,
+                                                        Quantity.CHARGE.text(
+                                                                shortfall.lostAmpHours())))));
+    }
+
+    private static void rest(Tested tested, List<Seen> checks) {
+        OptionalDouble spread = tested.test().restSpreadMillivolts();
+        if (spread.isEmpty()) return;
+        checks.add(
+                new Seen(
+                        "At rest, empty",
+                        spread.getAsDouble() <= REST_MILLIVOLTS ? Level.FIT : Level.LIMITS,
+                        "groups %s apart; up to %s is good"
+                                .formatted(
+                                        Quantity.MILLIVOLTS.text(spread.getAsDouble()),
+                                        Quantity.MILLIVOLTS.text(REST_MILLIVOLTS))));
+    }
+
+    private static void full(ProvedPack pack, List<Seen> checks) {
+        pack.chargeEnd()
+                .ifPresent(end ->
+                        checks.add(
+                                new Seen(
+                                        "Full, not balanced",
+                                        end.spreadVolts() <= ChargeEnd.GOOD_VOLTS
+                                                ? Level.FIT
+                                                : end.spreadVolts() <= ChargeEnd.MOST_VOLTS
+                                                        ? Level.LIMITS
+                                                        : Level.NOT_YET,
+                                        "groups %s apart; up to %s is good"
+                                                .formatted(
+                                                        Quantity.MILLIVOLTS.text(
+                                                                1000 * end.spreadVolts()),
+                                                        Quantity.MILLIVOLTS.text(
+                                                                1000 * ChargeEnd.GOOD_VOLTS)))));
+    }
+
+    private static void charge(ProvedPack pack, List<Seen> checks) {
+        pack.said()
+                .charge()
+                .ifPresent(seen -> {
+                    if (seen.supply() == ProofFact.Supply.TRIPPED)
+                        checks.add(
+                                new Seen(
+                                        "Supply",
+                                        Level.LIMITS,
+                                        "it tripped: charge at fewer amps, or from a larger one"));
+                    if (seen.volts().isEmpty()) return;
+                    double limit =
+                            pack.built().groups().size()
+                                    * pack.built().chemistry().chargeLimitVolts();
+                    double over = seen.volts().getAsDouble() - limit;
+                    checks.add(
+                            new Seen(
+                                    "Charger",
+                                    over > 0.01 * limit ? Level.NOT_YET : Level.FIT,
+                                    "ends at %s; the pack's limit is %s"
+                                            .formatted(
+                                                    Quantity.VOLTAGE.text(
+                                                            seen.volts().getAsDouble(), 2),
+                                                    Quantity.VOLTAGE.text(limit, 2))));
+                });
+    }
+
+    /// What stands in the way, or limits; all that was looked at when nothing does.
+    public List<Seen> reasons() {
+        List<Seen> found = checks.stream().filter(each -> each.level() == level).toList();
+        return level == Level.FIT ? checks : found;
+    }
+}

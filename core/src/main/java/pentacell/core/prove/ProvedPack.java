@@ -1,0 +1,107 @@
+package pentacell.core.prove;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pentacell.core.build.PackToBuild;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.grade.JudgedStock;
+import pentacell.core.proof.Proof;
+import pentacell.core.proof.Proofs;
+import pentacell.core.state.WorkshopState;
+
+/// A matched pack with all that was measured to prove it, judged.
+///
+/// @param built the pack with its cells, plan and assembly
+/// @param said what was measured
+/// @param tests its load tests, oldest first; those that say nothing are left out
+public record ProvedPack(PackToBuild built, Proof said, List<Tested> tests) {
+    public ProvedPack {
+        tests = List.copyOf(tests);
+    }
+
+    /// A load test, judged.
+    ///
+    /// @param shortfall what the limiting group costs, when one limits
+    public record Tested(
+            String name,
+            Instant at,
+            double endVolts,
+            GroupLog log,
+            LoadTest test,
+            GroupFan fan,
+            Optional<Shortfall> shortfall) {
+        /// What it gave as a part of what its cells let expect; empty when it did not reach its end
+        /// or nothing was to be expected.
+        public OptionalDouble againstExpected() {
+            return test.reachedEnd() && fan.expectedAmpHours().isPresent()
+                    ? OptionalDouble.of(test.ampHours() / fan.expectedAmpHours().getAsDouble())
+                    : OptionalDouble.empty();
+        }
+    }
+
+    /// A pack of a workshop; empty when it is not matched, or one of its cells is not known.
+    public static Optional<ProvedPack> of(WorkshopState state, JudgedStock judged, String name) {
+        return PackToBuild.of(state, judged, name, PackToBuild.Asked.NOTHING)
+                .map(built -> {
+                    Proof said = Proofs.of(state).proof(name);
+                    List<Tested> tests = new ArrayList<>();
+                    for (Proof.Test each : said.tests().values())
+                        judged(each, built).ifPresent(tests::add);
+                    return new ProvedPack(built, said, tests);
+                });
+    }
+
+    private static Optional<Tested> judged(Proof.Test test, PackToBuild built) {
+        GroupLog log = LogThinning.log(test.log());
+        return judged(log, test.endVolts(), built.chemistry())
+                .map(judged ->
+                        new Tested(
+                                test.name(),
+                                test.at(),
+                                test.endVolts(),
+                                log,
+                                judged,
+                                GroupFan.of(log, judged, test.endVolts(), Optional.of(built)),
+                                Shortfall.of(judged, Optional.of(built))));
+    }
+
+    private static Optional<LoadTest> judged(GroupLog log, double endVolts, Chemistry chemistry) {
+        try {
+            return Optional.of(ProveLoad.judge(log, endVolts, chemistry));
+        } catch (IllegalArgumentException nothingDrawn) {
+            return Optional.empty();
+        }
+    }
+
+    /// What a pack gave in its last test that reached its end; empty before there is one.
+    public static Optional<LoadTest> measured(WorkshopState state, PackToBuild built) {
+        return Proofs.of(state).proof(built.pack().name()).tests().values().stream()
+                .flatMap(test ->
+                        judged(LogThinning.log(test.log()), test.endVolts(), built.chemistry())
+                                .stream())
+                .filter(LoadTest::reachedEnd)
+                .reduce((one, next) -> next);
+    }
+
+    /// What the end of a charge says; empty before two groups were read.
+    public Optional<ChargeEnd> chargeEnd() {
+        return said.full().size() < 2
+                ? Optional.empty()
+                : Optional.of(
+                        ChargeEnd.of(
+                                said.full(),
+                                built.leastAmpHours(),
+                                built.chemistry(),
+                                built.balancerMilliamps()));
+    }
+
+    /// The last test that reached its end.
+    public Optional<Tested> lastWhole() {
+        for (int i = tests.size() - 1; i >= 0; i--)
+            if (tests.get(i).test().reachedEnd()) return Optional.of(tests.get(i));
+        return Optional.empty();
+    }
+}

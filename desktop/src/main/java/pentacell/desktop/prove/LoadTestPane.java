@@ -1,0 +1,244 @@
+package pentacell.desktop.prove;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.build.SwapAdvice;
+import pentacell.core.proof.PackLog;
+import pentacell.core.proof.ProofFact;
+import pentacell.core.prove.LogThinning;
+import pentacell.core.prove.ProvedPack.Tested;
+import pentacell.core.unit.Count;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.PackWork;
+import pentacell.desktop.kit.ControlRow;
+import pentacell.desktop.kit.NumberField;
+import pentacell.desktop.kit.OnlyWhenSaid;
+import pentacell.desktop.kit.PlainButton;
+import pentacell.desktop.kit.Sentence;
+import pentacell.desktop.kit.Wrapping;
+import pentacell.workshop.exchange.GroupLogCsv;
+
+/// A load test of the whole pack: the fan of its groups, who ended it and why, what to swap.
+final class LoadTestPane extends VBox {
+    private final ProveModel model;
+    private final FileAsk files;
+    private final Label meaning = Wrapping.on(new Label());
+    private final Label remedy = Wrapping.on(new Label());
+    private final Label before = Wrapping.on(new Label());
+    private final Label message = Wrapping.on(new Label());
+    private final ComboBox<String> tests = new ComboBox<>();
+    private final FanPicture fan = new FanPicture();
+    private final NumberField end;
+    private boolean isFilling;
+
+    LoadTestPane(ProveModel model, FileAsk files) {
+        this.model = model;
+        this.files = files;
+        setId("load-test-pane");
+        getStyleClass().add("plan-pane");
+        meaning.setId("load-test-meaning");
+        meaning.getStyleClass().add("meaning");
+        remedy.setId("load-test-remedy");
+        before.setId("load-test-before");
+        message.setId("load-test-message");
+        message.getStyleClass().add("match-message");
+        end =
+                new NumberField(
+                        "load-test-end",
+                        "Ends at / V a group",
+                        "",
+                        "volts of a group",
+                        0.5,
+                        4.5,
+                        message::setText);
+        tests.setId("load-tests");
+        tests.setPromptText("no test yet");
+        tests.setPrefWidth(220);
+        tests.valueProperty()
+                .subscribe(name -> {
+                    if (name != null && !isFilling) model.look(name);
+                });
+        VBox.setVgrow(fan, Priority.ALWAYS);
+        Label test = new Label("Test");
+        test.getStyleClass().add("caption");
+        getChildren()
+                .addAll(
+                        meaning,
+                        remedy,
+                        before,
+                        ControlRow.of(
+                                new VBox(test, tests),
+                                end,
+                                PlainButton.of("Import a log", "load-test-import", this::read),
+                                ControlRow.gap(),
+                                PlainButton.of("Swap at Match", "load-test-swap", this::atMatch)),
+                        message,
+                        fan);
+        OnlyWhenSaid.of(remedy, before, message);
+        model.judgedProperty().subscribe(this::fill);
+        model.testProperty().subscribe(this::show);
+    }
+
+    private void atMatch() {
+        model.desk().selection().handOver(new PackWork(model.inHand().name(), PackWork.Kind.MATCH));
+    }
+
+    private void fill(Optional<ProveModel.Judged> judged) {
+        isFilling = true;
+        tests.getItems()
+                .setAll(
+                        judged.map(now -> now.pack().tests().stream().map(Tested::name).toList())
+                                .orElse(List.of()));
+        tests.setValue(model.testProperty().get().map(Tested::name).orElse(null));
+        end.empty(
+                judged.map(now ->
+                                Quantity.VOLTAGE.number(
+                                        now.pack().built().chemistry().endVolts(), 2))
+                        .orElse("3.00"));
+        isFilling = false;
+        show(model.testProperty().get());
+    }
+
+    private void show(Optional<Tested> test) {
+        isFilling = true;
+        tests.setValue(test.map(Tested::name).orElse(null));
+        isFilling = false;
+        fan.show(test);
+        Optional<ProveModel.Judged> judged = model.judgedProperty().get();
+        if (judged.isEmpty()) {
+            meaning.setText("Match a pack first (Ctrl+6); here it is loaded and judged.");
+            remedy.setText("");
+            before.setText("");
+            return;
+        }
+        meaning.setText(
+                test.map(ProveWords::outcome)
+                        .orElse(
+                                "No load test yet: charge the pack full, load it, and import the log, or type its readings below."));
+        remedy.setText(test.map(now -> remedy(now, judged.get())).orElse(""));
+        before.setText(test.map(now -> before(now, judged.get())).orElse(""));
+    }
+
+    private static String remedy(Tested now, ProveModel.Judged judged) {
+        List<String> lines = new ArrayList<>();
+        now.shortfall().map(ProveWords::remedy).ifPresent(lines::add);
+        boolean isLast = judged.pack().lastWhole().equals(Optional.of(now));
+        if (now.shortfall().isPresent() && isLast)
+            lines.add(
+                    judged.swaps().isEmpty()
+                            ? "No cell in stock keeps the rules of the match in its place."
+                            : "Test first, alone, and swap what falls short: "
+                                    + judged.swaps().stream()
+                                            .map(SwapAdvice::sentence)
+                                            .collect(Collectors.joining("; "))
+                                    + ".");
+        return String.join("\n", lines);
+    }
+
+    /// The test before this one, beside it.
+    private static String before(Tested now, ProveModel.Judged judged) {
+        List<Tested> all = judged.pack().tests();
+        int at = all.indexOf(now);
+        List<String> said = new ArrayList<>();
+        now.againstExpected()
+                .ifPresent(share ->
+                        said.add(
+                                "Expected were %s: %s of it came."
+                                        .formatted(
+                                                Quantity.CHARGE.text(
+                                                        now.fan().expectedAmpHours().orElse(0)),
+                                                Quantity.PERCENT.text(100 * share, 0))));
+        judged.ratio()
+                .filter(ratio -> ratio.packs().size() > 1)
+                .ifPresent(ratio ->
+                        said.add(
+                                "Over %s of this workshop %s%s."
+                                        .formatted(
+                                                Count.of(ratio.packs().size(), "pack", "packs"),
+                                                Quantity.PERCENT.text(100 * ratio.mean(), 0),
+                                                ratio.deviation().isPresent()
+                                                        ? " ± "
+                                                                + Quantity.PERCENT.text(
+                                                                        100
+                                                                                * ratio.deviation()
+                                                                                        .getAsDouble(),
+                                                                        0)
+                                                        : "")));
+        if (at > 0) {
+            Tested earlier = all.get(at - 1);
+            double change = now.test().wattHours() - earlier.test().wattHours();
+            said.add(
+                    "Before (%s): %s; now %s %s."
+                            .formatted(
+                                    earlier.name(),
+                                    Quantity.CHARGE.text(earlier.test().ampHours()),
+                                    Quantity.ENERGY.text(Math.abs(change), 0),
+                                    change < 0 ? "less" : "more"));
+        }
+        return String.join(" ", said);
+    }
+
+    private void read() {
+        Optional<ProveModel.Judged> judged = model.judgedProperty().get();
+        if (judged.isEmpty() || end.mark()) return;
+        int series = judged.get().pack().built().groups().size();
+        OptionalDouble typed = end.isBlank() ? OptionalDouble.empty() : end.typed();
+        double endVolts = typed.orElse(judged.get().pack().built().chemistry().endVolts());
+        files.which("Log of a load test", "Logs of groups", "*.csv")
+                .ifPresent(file -> {
+                    message.setText("Reading " + file.getFileName() + " …");
+                    model.desk()
+                            .work()
+                            .lane("load-test")
+                            .run(
+                                    () -> {
+                                        GroupLogCsv.Read read = GroupLogCsv.read(file);
+                                        return new ReadLog(read, read.log().map(LogThinning::kept));
+                                    },
+                                    read -> log(file, read, series, endVolts));
+                });
+    }
+
+    /// A log with what is kept of it.
+    private record ReadLog(GroupLogCsv.Read read, Optional<PackLog> kept) {}
+
+    private void log(Path file, ReadLog log, int series, double endVolts) {
+        GroupLogCsv.Read read = log.read();
+        String problem = read.problems().isEmpty() ? "" : read.problems().get(0).text();
+        if (log.kept().isEmpty()) {
+            message.setText(problem);
+            return;
+        }
+        if (log.kept().get().volts().size() != series) {
+            message.setText(
+                    "%s has %s, the pack has %d: is it another pack's?"
+                            .formatted(
+                                    file.getFileName(),
+                                    Count.of(log.kept().get().volts().size(), "group", "groups"),
+                                    series));
+            return;
+        }
+        message.setText(
+                problem.isEmpty()
+                        ? ""
+                        : "%s left out, the first: %s"
+                                .formatted(
+                                        Sentence.begin(Count.of(read.skipped(), "line", "lines")),
+                                        problem));
+        String name = String.valueOf(file.getFileName()).replaceFirst("\\.[^.]*$", "");
+        String pack = model.inHand().name();
+        model.look(name);
+        model.log(
+                "Load test of " + pack,
+                new ProofFact.LoadTested(pack, name, endVolts, log.kept().get()));
+    }
+}

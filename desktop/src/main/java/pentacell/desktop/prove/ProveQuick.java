@@ -1,0 +1,205 @@
+package pentacell.desktop.prove;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import pentacell.core.proof.Proof;
+import pentacell.core.proof.ProofFact;
+import pentacell.core.unit.NumberText;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.QuickSource;
+
+/// The quick line of Prove: a group alone, a group when full, the pack under load by hand, where
+/// the device let go.
+final class ProveQuick implements QuickSource {
+    private static final Pattern ALONE =
+            Pattern.compile("g(?:roup)?\\s*(\\d{1,3})\\s+(\\S+?)\\s*ah(?:\\s+(\\S+?)\\s*wh)?");
+    private static final Pattern FULL =
+            Pattern.compile("full\\s+g?(?:roup)?\\s*(\\d{1,3})\\s+(\\S+)");
+    private static final Pattern HAND = Pattern.compile("(\\S+?)\\s*a((?:\\s+\\S+)+)");
+    private static final Pattern TRIP = Pattern.compile("trip\\s+(\\S+)(?:\\s+(\\S+))?");
+    private static final String BY_HAND = "by hand";
+    private static final DateTimeFormatter DAY =
+            DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    /// A reading by hand belongs to the test of the one before for so long.
+    private static final Duration SAME_TEST = Duration.ofHours(12);
+
+    private final ProveModel model;
+
+    ProveQuick(ProveModel model) {
+        this.model = model;
+    }
+
+    /// A line as it was understood.
+    private sealed interface Line {
+        record ToLog(String words, List<Chip> chips, ProofFact fact) implements Line {}
+
+        record No(String why) implements Line {}
+    }
+
+    @Override
+    public String inHand() {
+        return model.inHand().name();
+    }
+
+    @Override
+    public String example() {
+        return "g5 20.9Ah   full g3 4.18   4a 3.71 3.70 …   trip 20.6";
+    }
+
+    private Line line(String text) {
+        Optional<ProveModel.Judged> judged = model.judgedProperty().get();
+        if (judged.isEmpty()) return new Line.No("no pack is matched");
+        String pack = model.inHand().name();
+        String small = text.strip().toLowerCase(Locale.ROOT);
+        int series = judged.get().pack().built().groups().size();
+        Matcher alone = ALONE.matcher(small);
+        if (alone.matches()) return alone(pack, series, alone);
+        Matcher full = FULL.matcher(small);
+        if (full.matches()) {
+            int group = Integer.parseInt(full.group(1));
+            OptionalDouble volts = volts(full.group(2), 10);
+            if (group < 1 || group > series) return noGroup(series);
+            if (volts.isEmpty())
+                return new Line.No("\"%s\": expected volts".formatted(full.group(2)));
+            return new Line.ToLog(
+                    "Read group %d, full".formatted(group),
+                    List.of(
+                            chip("group " + group, "full"),
+                            chip(Quantity.VOLTAGE.text(volts.getAsDouble()), "volts")),
+                    new ProofFact.FullRead(pack, group - 1, volts.getAsDouble()));
+        }
+        Matcher trip = TRIP.matcher(small);
+        if (trip.matches()) {
+            OptionalDouble volts = volts(trip.group(1), 1000);
+            OptionalDouble spring =
+                    trip.group(2) == null ? OptionalDouble.empty() : volts(trip.group(2), 1000);
+            if (volts.isEmpty() || !(volts.getAsDouble() > 0))
+                return new Line.No("\"%s\": expected volts".formatted(trip.group(1)));
+            return new Line.ToLog(
+                    "Trip of the device on " + pack,
+                    List.of(chip(Quantity.VOLTAGE.text(volts.getAsDouble(), 2), "device lets go")),
+                    new ProofFact.TripSeen(pack, volts.getAsDouble(), spring));
+        }
+        Matcher hand = HAND.matcher(small);
+        if (hand.matches()) return byHand(judged.get(), pack, series, hand);
+        return new Line.No(
+                "expected a group alone (g5 20.9Ah), a group when full (full g3 4.18), a current with all groups (4a 3.71 …) or a trip");
+    }
+
+    private static Line noGroup(int series) {
+        return new Line.No("the pack has groups 1 to " + series);
+    }
+
+    private static Line alone(String pack, int series, Matcher alone) {
+        int group = Integer.parseInt(alone.group(1));
+        if (group < 1 || group > series) return noGroup(series);
+        OptionalDouble ampHours = NumberText.parse(alone.group(2));
+        OptionalDouble wattHours =
+                alone.group(3) == null ? OptionalDouble.empty() : NumberText.parse(alone.group(3));
+        if (ampHours.isEmpty()
+                || !(ampHours.getAsDouble() > 0 && ampHours.getAsDouble() <= 100_000))
+            return new Line.No("\"%s\": expected ampere-hours".formatted(alone.group(2)));
+        List<Chip> chips = new ArrayList<>();
+        chips.add(chip("group " + group, "alone"));
+        chips.add(chip(Quantity.CHARGE.text(ampHours.getAsDouble()), "gave"));
+        wattHours.ifPresent(energy -> chips.add(chip(Quantity.ENERGY.text(energy), "gave")));
+        return new Line.ToLog(
+                "Group %d of %s alone".formatted(group, pack),
+                chips,
+                new ProofFact.GroupTested(pack, group - 1, ampHours.getAsDouble(), wattHours));
+    }
+
+    private Line byHand(ProveModel.Judged judged, String pack, int series, Matcher hand) {
+        OptionalDouble amps = NumberText.parse(hand.group(1));
+        if (amps.isEmpty() || Math.abs(amps.getAsDouble()) > 10_000)
+            return new Line.No("\"%s\": expected amps".formatted(hand.group(1)));
+        List<Double> volts = new ArrayList<>();
+        for (String each : hand.group(2).strip().split("\\s+")) {
+            OptionalDouble one = volts(each, 10);
+            if (one.isEmpty()) return new Line.No("\"%s\": expected volts".formatted(each));
+            volts.add(one.getAsDouble());
+        }
+        if (volts.size() != series)
+            return new Line.No(
+                    "%d of %d groups; type them all, in order".formatted(volts.size(), series));
+        return new Line.ToLog(
+                "Read %s under load".formatted(pack),
+                List.of(
+                        chip(Quantity.CURRENT.text(amps.getAsDouble()), "drawn"),
+                        chip(series + " groups", "read")),
+                new ProofFact.HandRead(
+                        pack,
+                        handTest(judged.pack().said()),
+                        judged.pack().built().chemistry().endVolts(),
+                        amps.getAsDouble(),
+                        volts));
+    }
+
+    /// The test by hand that goes on, or a new one.
+    private String handTest(Proof said) {
+        String day = LocalDate.ofInstant(model.desk().now(), ZoneId.systemDefault()).format(DAY);
+        String today = BY_HAND + ", " + day;
+        return said.tests().values().stream()
+                .filter(test -> test.name().startsWith(BY_HAND))
+                .filter(test ->
+                        Duration.between(lastRead(test), model.desk().now()).compareTo(SAME_TEST)
+                                < 0)
+                .map(Proof.Test::name)
+                .reduce((one, next) -> next)
+                .orElse(today);
+    }
+
+    private static Instant lastRead(Proof.Test test) {
+        List<Double> seconds = test.log().seconds();
+        return test.at().plusMillis((long) (1000 * seconds.get(seconds.size() - 1)));
+    }
+
+    private static Chip chip(String text, String kind) {
+        return new Chip(text, kind, Look.PLAIN);
+    }
+
+    private static OptionalDouble volts(String text, double most) {
+        OptionalDouble read =
+                NumberText.parse(text.endsWith("v") ? text.substring(0, text.length() - 1) : text);
+        return read.isPresent() && read.getAsDouble() >= 0 && read.getAsDouble() <= most
+                ? read
+                : OptionalDouble.empty();
+    }
+
+    @Override
+    public Reading read(String text) {
+        if (text.isBlank()) return new Reading(List.of(), "", State.INCOMPLETE, "");
+        return switch (line(text)) {
+            case Line.ToLog log -> new Reading(log.chips(), "", State.COMPLETE, "");
+            case Line.No no -> new Reading(List.of(), no.why(), State.INCOMPLETE, no.why());
+        };
+    }
+
+    @Override
+    public void log(String text, Runnable onLogged, Runnable onFailed) {
+        switch (line(text)) {
+            case Line.ToLog log ->
+                    model.desk().ledger().log(log.words(), List.of(log.fact()), onLogged, onFailed);
+            case Line.No no -> {
+                model.desk().notices().say(no.why());
+                onFailed.run();
+            }
+        }
+    }
+
+    @Override
+    public void onChange(Runnable changed) {
+        model.judgedProperty().subscribe(now -> changed.run());
+    }
+}

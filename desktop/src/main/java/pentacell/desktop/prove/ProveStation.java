@@ -1,0 +1,130 @@
+package pentacell.desktop.prove;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import pentacell.core.assembly.Assemblies;
+import pentacell.core.assembly.Standing;
+import pentacell.core.pack.Packs;
+import pentacell.core.proof.Proofs;
+import pentacell.core.state.WorkshopState;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Due;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Found;
+import pentacell.desktop.frame.PackWork;
+import pentacell.desktop.frame.Shot;
+import pentacell.desktop.frame.Station;
+import pentacell.desktop.kit.Lazy;
+import pentacell.desktop.theme.Theme;
+
+/// Prove: what a finished pack gives, who ended it and why, and whether it may go into use.
+public final class ProveStation implements Station {
+    static final String LOAD_TEST = "Load test";
+    static final String GROUPS = "Groups";
+    static final String CHARGE = "Charge";
+    static final String SYSTEM = "System";
+    static final String VERDICT = "Verdict";
+
+    private final Desk desk;
+    private final ProveModel model;
+    private final Lazy<ProveView> view;
+
+    public ProveStation(Desk desk, FileAsk files) {
+        this.desk = desk;
+        model = new ProveModel(desk);
+        view = new Lazy<>(() -> new ProveView(desk, files, model));
+    }
+
+    @Override
+    public int number() {
+        return 8;
+    }
+
+    @Override
+    public String name() {
+        return "Prove";
+    }
+
+    @Override
+    public Node view() {
+        return view.get().node();
+    }
+
+    @Override
+    public List<String> panes() {
+        return List.of(LOAD_TEST, GROUPS, CHARGE, SYSTEM, VERDICT);
+    }
+
+    @Override
+    public void showPane(String name) {
+        view.get().show(name);
+    }
+
+    /// Finished packs, and those on trial, that were never loaded.
+    @Override
+    public ObservableValue<Number> waiting() {
+        return desk.ledger().stateProperty().map(state -> unproven(state).size());
+    }
+
+    private static List<String> unproven(WorkshopState state) {
+        List<String> waiting = new ArrayList<>();
+        for (String name : Packs.of(state).all().keySet()) {
+            Standing standing = Assemblies.of(state).assembly(name).standing();
+            boolean isReady = standing == Standing.TRIAL || standing == Standing.FINAL;
+            if (isReady && Proofs.of(state).proof(name).tests().isEmpty()) waiting.add(name);
+        }
+        return waiting;
+    }
+
+    @Override
+    public Optional<Node> bottom() {
+        return Optional.of(view.get().quickLine());
+    }
+
+    @Override
+    public void enter() {
+        view.get().begin();
+    }
+
+    @Override
+    public boolean takes(PackWork work) {
+        if (work.kind() != PackWork.Kind.PROVE) return false;
+        model.inHand().take(work.pack());
+        return true;
+    }
+
+    @Override
+    public List<Due> due() {
+        return unproven(desk.ledger().state()).stream()
+                .map(name -> new Due(name + ": load it once", Due.Urgency.READY))
+                .toList();
+    }
+
+    @Override
+    public List<Found> find(String wanted, int most) {
+        return model.inHand().names().stream()
+                .filter(name -> name.toLowerCase(Locale.ROOT).contains(wanted))
+                .limit(most)
+                .map(name ->
+                        new Found(
+                                name + "  prove",
+                                Found.Where.AT_STATION,
+                                () -> model.inHand().take(name)))
+                .toList();
+    }
+
+    /// Whether the pack in hand is judged.
+    public boolean isWorkedOut() {
+        return model.judgedProperty().get().isPresent();
+    }
+
+    @Override
+    public List<Shot> shots() {
+        return List.of(
+                new Shot("prove-shed", Theme.SHED, () -> showPane(LOAD_TEST), this::isWorkedOut));
+    }
+}

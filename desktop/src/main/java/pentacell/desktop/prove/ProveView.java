@@ -1,0 +1,95 @@
+package pentacell.desktop.prove;
+
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import pentacell.core.prove.ProvedPack.Tested;
+import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.PackChoice;
+import pentacell.desktop.frame.QuickBar;
+import pentacell.desktop.kit.ControlRow;
+import pentacell.desktop.kit.FigureRow;
+import pentacell.desktop.kit.PaneTabs;
+
+/// What Prove shows: the pack in hand with its figures, and a pane for each question.
+final class ProveView {
+    private final BorderPane view = new BorderPane();
+    private final VBox centre = new VBox();
+    private final PaneTabs tabs = new PaneTabs(this::show);
+    private final FigureRow figures = new FigureRow();
+    private final Label arrangement = figures.loudest("prove-arrangement", "Pack");
+    private final Label ampHours = figures.figure("prove-amp-hours", "Gave / Ah");
+    private final Label wattHours = figures.figure("prove-watt-hours", "Gave / Wh");
+    private final Label expected = figures.figure("prove-expected", "Of expected / %");
+    private final Label ohms = figures.figure("prove-ohms", "Pack / mΩ");
+    private final Label verdict = figures.figure("prove-verdict", "Verdict");
+    private final ComboBox<String> pack;
+    private final QuickBar quick;
+
+    ProveView(Desk desk, FileAsk files, ProveModel model) {
+        pack = PackChoice.of("prove-pack", desk, model.inHand());
+        quick = new QuickBar(desk, new ProveQuick(model), "A reading of the pack");
+        tabs.add(ProveStation.LOAD_TEST, () -> new LoadTestPane(model, files))
+                .add(ProveStation.GROUPS, () -> new GroupsPane(model))
+                .add(ProveStation.CHARGE, () -> new ChargePane(model))
+                .add(ProveStation.SYSTEM, () -> new SystemPane(model))
+                .add(ProveStation.VERDICT, () -> new VerdictPane(model));
+        view.setId("prove-station");
+        view.getStyleClass().add("station");
+        ControlRow views = ControlRow.of(tabs.row(), ControlRow.gap(), pack);
+        views.getStyleClass().add("views");
+        centre.getStyleClass().add("station-centre");
+        VBox.setVgrow(centre, Priority.ALWAYS);
+        view.setCenter(new VBox(figures.node(), views, centre));
+        view.sceneProperty().subscribe(scene -> model.watched(scene != null));
+        model.judgedProperty().subscribe(this::figures);
+        show(ProveStation.LOAD_TEST);
+    }
+
+    private void figures(Optional<ProveModel.Judged> judged) {
+        Optional<Tested> last = judged.flatMap(now -> now.pack().lastWhole());
+        arrangement.setText(
+                judged.map(now -> now.pack().built().pack().rules().arrangement()).orElse("–"));
+        ampHours.setText(
+                last.map(each -> Quantity.CHARGE.number(each.test().ampHours())).orElse("–"));
+        wattHours.setText(
+                last.map(each -> Quantity.ENERGY.number(each.test().wattHours(), 0)).orElse("–"));
+        expected.setText(
+                last.filter(each -> each.againstExpected().isPresent())
+                        .map(each ->
+                                Quantity.PERCENT.number(
+                                        100 * each.againstExpected().getAsDouble(), 0))
+                        .orElse("–"));
+        ohms.setText(
+                last.filter(each -> each.test().packMilliohms().isPresent())
+                        .map(each ->
+                                Quantity.RESISTANCE.number(
+                                        each.test().packMilliohms().getAsDouble(), 0))
+                        .orElse("–"));
+        verdict.setText(judged.map(now -> now.verdict().level().words()).orElse("–"));
+    }
+
+    Node node() {
+        return view;
+    }
+
+    QuickBar quickLine() {
+        return quick;
+    }
+
+    void begin() {
+        pack.requestFocus();
+    }
+
+    void show(String name) {
+        Node pane = tabs.show(name);
+        VBox.setVgrow(pane, Priority.ALWAYS);
+        centre.getChildren().setAll(pane);
+    }
+}
