@@ -135,6 +135,7 @@ final class ArchitectureTest {
                                         resideInAnyPackage("pentacell.desktop.."),
                                         resideInAnyPackage(
                                                 "pentacell.desktop.donor..",
+                                                "pentacell.desktop.faces..",
                                                 "pentacell.desktop.frame..",
                                                 "pentacell.desktop.kit..",
                                                 "pentacell.desktop.theme.."))),

@@ -19,6 +19,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.need.Plans;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Packs;
+import pentacell.core.proof.ChargeRun;
 import pentacell.core.proof.Proof;
 import pentacell.core.proof.Proofs;
 import pentacell.workshop.demo.TarnHollow;
@@ -59,7 +60,8 @@ final class ProveStationTest {
             assertTrue(
                     bench.text("#load-test-meaning").contains("group 5 ended it: it holds less"));
             assertTrue(bench.text("#load-test-remedy").startsWith("Group 5 lacks 1."));
-            assertEquals("fit with limits", bench.text("#prove-verdict"));
+            // a clip of the rack runs warm
+            assertEquals("not yet fit for use", bench.text("#prove-verdict"));
             // two cells named for the swap are replaced
             List<String> lines =
                     bench.text("#load-test-remedy")
@@ -126,6 +128,36 @@ final class ProveStationTest {
     }
 
     @Test
+    void aPlaceThatIsTooWarmIsNamed() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            open(bench);
+            bench.click("#tab-heat");
+            bench.await("the bad clip", () -> bench.text("#heat-meaning").contains("at 5.3 is"));
+            line(bench, "t 5.3 10.6");
+            bench.await(
+                    "mended", () -> bench.text("#heat-meaning").startsWith("No place is warmer"));
+            line(bench, "t 15.1 20");
+            bench.awaitSaid("no can stands in column 15, row 1");
+            set(bench, "#quick-line", "");
+            line(bench, "bar 3 40mV 4A");
+            bench.await(
+                    "a joint that drops too much",
+                    () ->
+                            Proofs.of(bench.state())
+                                    .proof(TarnHollow.LONG_NIGHT)
+                                    .felt()
+                                    .bars()
+                                    .values()
+                                    .stream()
+                                    .anyMatch(bar -> bar.millivolts() == 40));
+            bench.click("#tab-verdict");
+            bench.await(
+                    "it is not yet fit",
+                    () -> bench.text("#verdict-meaning").contains("joint 3 drops"));
+        }
+    }
+
+    @Test
     void whatDoesNotFitIsSaid() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             open(bench);
@@ -168,9 +200,7 @@ final class ProveStationTest {
             bench.click("#charge-log");
             bench.await(
                     "the supply tripped",
-                    () ->
-                            proof(bench).charge().orElseThrow().supply()
-                                    == pentacell.core.proof.ProofFact.Supply.TRIPPED);
+                    () -> proof(bench).charge().orElseThrow().supply() == ChargeRun.Supply.TRIPPED);
             bench.click("#tab-system");
             set(bench, "#system-out", "480");
             bench.click("#system-log");

@@ -19,6 +19,11 @@ import pentacell.core.build.PackCurrents.Flowing;
 /// @param to the can at the lower voltage
 /// @param volts between them, 0 or more
 public record BarDrop(int group, Face face, Spot from, Spot to, double volts) {
+    /// The joint it belongs to: 0 for the pack's negative, k for the positive of group k.
+    public int joint() {
+        return Joint.of(group, face);
+    }
+
     /// Of every group on both faces, the largest first.
     public static List<BarDrop> of(Layout layout, PackCurrents currents) {
         List<BarDrop> drops = new ArrayList<>();

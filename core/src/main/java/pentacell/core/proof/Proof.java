@@ -20,14 +20,16 @@ import pentacell.core.state.InOrder;
 /// @param charge how a charge ended last
 /// @param system what went through the system last
 /// @param trip where the device let go last
+/// @param felt what was found along it under load
 public record Proof(
         String pack,
         Map<String, Test> tests,
-        SortedMap<Integer, ProofFact.GroupTested> alone,
+        SortedMap<Integer, AloneRun> alone,
         SortedMap<Integer, Double> full,
-        Optional<ProofFact.ChargeSeen> charge,
-        Optional<ProofFact.SystemSeen> system,
-        Optional<ProofFact.TripSeen> trip) {
+        Optional<ChargeRun> charge,
+        Optional<EnergyRun> system,
+        Optional<DeviceTrip> trip,
+        Felt felt) {
     public Proof {
         tests = InOrder.of(tests);
         alone = Collections.unmodifiableSortedMap(new TreeMap<>(alone));
@@ -48,7 +50,8 @@ public record Proof(
                 new TreeMap<>(),
                 Optional.empty(),
                 Optional.empty(),
-                Optional.empty());
+                Optional.empty(),
+                Felt.NOTHING);
     }
 
     Proof plus(Instant at, ProofFact fact) {
@@ -57,28 +60,53 @@ public record Proof(
                     with(new Test(tested.test(), at, tested.endVolts(), tested.log()));
             case ProofFact.HandRead read -> with(grown(at, read));
             case ProofFact.GroupTested group -> {
-                SortedMap<Integer, ProofFact.GroupTested> after = new TreeMap<>(alone);
-                after.put(group.group(), group);
-                yield new Proof(pack, tests, after, full, charge, system, trip);
+                SortedMap<Integer, AloneRun> after = new TreeMap<>(alone);
+                after.put(group.group(), group.run());
+                yield new Proof(pack, tests, after, full, charge, system, trip, felt);
             }
             case ProofFact.FullRead read -> {
                 SortedMap<Integer, Double> after = new TreeMap<>(full);
                 after.put(read.group(), read.volts());
-                yield new Proof(pack, tests, alone, after, charge, system, trip);
+                yield new Proof(pack, tests, alone, after, charge, system, trip, felt);
             }
             case ProofFact.ChargeSeen seen ->
-                    new Proof(pack, tests, alone, full, Optional.of(seen), system, trip);
+                    new Proof(
+                            pack,
+                            tests,
+                            alone,
+                            full,
+                            Optional.of(seen.charge()),
+                            system,
+                            trip,
+                            felt);
             case ProofFact.SystemSeen seen ->
-                    new Proof(pack, tests, alone, full, charge, Optional.of(seen), trip);
+                    new Proof(
+                            pack, tests, alone, full, charge, Optional.of(seen.run()), trip, felt);
             case ProofFact.TripSeen seen ->
-                    new Proof(pack, tests, alone, full, charge, system, Optional.of(seen));
+                    new Proof(
+                            pack,
+                            tests,
+                            alone,
+                            full,
+                            charge,
+                            system,
+                            Optional.of(seen.trip()),
+                            felt);
+            case ProofFact.WarmRead read -> with(felt.with(read.spot(), read.celsius()));
+            case ProofFact.AmbientRead read ->
+                    with(felt.with(new Ambient(read.celsius(), read.note())));
+            case ProofFact.BarRead read -> with(felt.with(read.joint(), read.reading()));
         };
+    }
+
+    private Proof with(Felt other) {
+        return new Proof(pack, tests, alone, full, charge, system, trip, other);
     }
 
     private Proof with(Test test) {
         Map<String, Test> after = new LinkedHashMap<>(tests);
         after.put(test.name(), test);
-        return new Proof(pack, after, alone, full, charge, system, trip);
+        return new Proof(pack, after, alone, full, charge, system, trip, felt);
     }
 
     /// A test by hand with a reading more; one that comes at the same moment, or has another number

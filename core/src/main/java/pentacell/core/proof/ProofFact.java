@@ -1,7 +1,7 @@
 package pentacell.core.proof;
 
 import java.util.List;
-import java.util.OptionalDouble;
+import pentacell.core.assembly.Spot;
 import pentacell.core.journal.Fact;
 import pentacell.core.unit.Limit;
 
@@ -33,15 +33,8 @@ public sealed interface ProofFact extends Fact {
         }
     }
 
-    /// A group was discharged alone, from 0: what it gave.
-    record GroupTested(String pack, int group, double ampHours, OptionalDouble wattHours)
-            implements ProofFact {
-        public GroupTested {
-            if (!(ampHours > 0 && ampHours <= 100_000))
-                throw new IllegalArgumentException(
-                        "a group gives above 0 and up to 100000 Ah, was " + ampHours);
-        }
-    }
+    /// A group was discharged alone, from 0.
+    record GroupTested(String pack, int group, AloneRun run) implements ProofFact {}
 
     /// A group was read at the end of a charge without balancing, from 0, in V.
     record FullRead(String pack, int group, double volts) implements ProofFact {
@@ -50,40 +43,31 @@ public sealed interface ProofFact extends Fact {
         }
     }
 
-    /// How a charge ended.
-    ///
-    /// @param volts the charger's, in V
-    /// @param endAmps current at which it stopped, in A
-    /// @param supply whether its supply held
-    record ChargeSeen(String pack, OptionalDouble volts, OptionalDouble endAmps, Supply supply)
-            implements ProofFact {}
+    /// A charge ended.
+    record ChargeSeen(String pack, ChargeRun charge) implements ProofFact {}
 
-    /// Whether the supply of the charger held.
-    enum Supply {
-        HELD,
-        TRIPPED
-    }
+    /// The energy meters were read over a run.
+    record SystemSeen(String pack, EnergyRun run) implements ProofFact {}
 
-    /// What went through the whole system in a run; what is not known is empty.
-    ///
-    /// @param wattHoursOfPack given by the pack, in Wh
-    /// @param wattHoursOut arrived behind the inverter or at the load, in Wh
-    /// @param wattHoursBack put back from the supply, in Wh
-    /// @param kilometres gone with it
-    record SystemSeen(
-            String pack,
-            OptionalDouble wattHoursOfPack,
-            OptionalDouble wattHoursOut,
-            OptionalDouble wattHoursBack,
-            OptionalDouble kilometres)
-            implements ProofFact {}
+    /// The device let go.
+    record TripSeen(String pack, DeviceTrip trip) implements ProofFact {}
 
-    /// The device let go: the pack's voltage under load, and what it sprang back to, in V.
-    record TripSeen(String pack, double volts, OptionalDouble springBackVolts)
-            implements ProofFact {
-        public TripSeen {
-            if (!(volts > 0 && volts <= 10_000))
-                throw new IllegalArgumentException("a pack has up to 10000 V, was " + volts);
+    /// A place of the layout was felt or seen warm under load, in °C.
+    record WarmRead(String pack, Spot spot, double celsius) implements ProofFact {
+        public WarmRead {
+            Limit.TEMPERATURE.checked(celsius);
         }
     }
+
+    /// How warm it was around the pack, in °C, and what else warmed it, such as the sun.
+    record AmbientRead(String pack, double celsius, String note) implements ProofFact {
+        public AmbientRead {
+            Limit.TEMPERATURE.checked(celsius);
+        }
+    }
+
+    /// The drop from end to end of a bar was read.
+    ///
+    /// @param joint 0 for the pack's negative, k for the positive of group k
+    record BarRead(String pack, int joint, BarReading reading) implements ProofFact {}
 }

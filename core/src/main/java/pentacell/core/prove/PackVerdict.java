@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.need.Need;
-import pentacell.core.proof.ProofFact;
+import pentacell.core.proof.ChargeRun;
 import pentacell.core.prove.LoadTest.Cause;
 import pentacell.core.prove.ProvedPack.Tested;
 import pentacell.core.unit.Quantity;
@@ -70,6 +70,7 @@ public record PackVerdict(Level level, List<Seen> checks) {
             groups(tested, checks);
             rest(tested, checks);
         });
+        felt(pack, checks);
         full(pack, checks);
         charge(pack, checks);
         Level worst = Level.FIT;
@@ -158,6 +159,43 @@ public record PackVerdict(Level level, List<Seen> checks) {
                                         Quantity.MILLIVOLTS.text(REST_MILLIVOLTS))));
     }
 
+    private static void felt(ProvedPack pack, List<Seen> checks) {
+        pack.warm().stream()
+                .findFirst()
+                .ifPresent(warmest ->
+                        checks.add(
+                                new Seen(
+                                        "Heat",
+                                        warmest.isOdd() ? Level.NOT_YET : Level.FIT,
+                                        warmest.isOdd()
+                                                ? "%s is %s over what its load explains: a joint, or the cell itself"
+                                                        .formatted(
+                                                                warmest.cell(),
+                                                                Quantity.TEMPERATURE_RISE.text(
+                                                                        warmest.overKelvin()))
+                                                : "no place is warmer than its load explains")));
+        List<String> odd =
+                pack.bars().stream()
+                        .filter(BarLook.Bar::isOdd)
+                        .map(bar ->
+                                "joint %d drops %s, expected %s"
+                                        .formatted(
+                                                bar.joint(),
+                                                Quantity.MILLIVOLTS.text(
+                                                        bar.reading().millivolts(), 1),
+                                                Quantity.MILLIVOLTS.text(
+                                                        bar.expectedMillivolts(), 1)))
+                        .toList();
+        if (!pack.bars().isEmpty())
+            checks.add(
+                    new Seen(
+                            "Bars",
+                            odd.isEmpty() ? Level.FIT : Level.NOT_YET,
+                            odd.isEmpty()
+                                    ? "no bar drops more than its conductors explain"
+                                    : String.join("; ", odd)));
+    }
+
     private static void full(ProvedPack pack, List<Seen> checks) {
         pack.chargeEnd()
                 .ifPresent(end ->
@@ -181,7 +219,7 @@ public record PackVerdict(Level level, List<Seen> checks) {
         pack.said()
                 .charge()
                 .ifPresent(seen -> {
-                    if (seen.supply() == ProofFact.Supply.TRIPPED)
+                    if (seen.supply() == ChargeRun.Supply.TRIPPED)
                         checks.add(
                                 new Seen(
                                         "Supply",

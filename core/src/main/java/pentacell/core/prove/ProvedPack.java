@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.build.Arrangement;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.grade.JudgedStock;
@@ -17,9 +18,18 @@ import pentacell.core.state.WorkshopState;
 /// @param built the pack with its cells, plan and assembly
 /// @param said what was measured
 /// @param tests its load tests, oldest first; those that say nothing are left out
-public record ProvedPack(PackToBuild built, Proof said, List<Tested> tests) {
+/// @param warm places that were read under load, the oddest first; none before a layout is taken
+/// @param bars drops that were read along bars
+public record ProvedPack(
+        PackToBuild built,
+        Proof said,
+        List<Tested> tests,
+        List<HeatLook.Warm> warm,
+        List<BarLook.Bar> bars) {
     public ProvedPack {
         tests = List.copyOf(tests);
+        warm = List.copyOf(warm);
+        bars = List.copyOf(bars);
     }
 
     /// A load test, judged.
@@ -50,7 +60,15 @@ public record ProvedPack(PackToBuild built, Proof said, List<Tested> tests) {
                     List<Tested> tests = new ArrayList<>();
                     for (Proof.Test each : said.tests().values())
                         judged(each, built).ifPresent(tests::add);
-                    return new ProvedPack(built, said, tests);
+                    Optional<Arrangement> layout = built.laidOut();
+                    return new ProvedPack(
+                            built,
+                            said,
+                            tests,
+                            layout.map(now -> HeatLook.of(built, now, said.felt()))
+                                    .orElse(List.of()),
+                            layout.map(now -> BarLook.of(built, now, said.felt().bars()))
+                                    .orElse(List.of()));
                 });
     }
 

@@ -1,7 +1,10 @@
 package pentacell.core.prove;
 
 import java.util.OptionalDouble;
-import pentacell.core.proof.ProofFact.SystemSeen;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.circuit.RestCurve;
+import pentacell.core.proof.DeviceTrip;
+import pentacell.core.proof.EnergyRun;
 
 /// What becomes of the energy between supply, pack and load; what cannot be told is empty.
 ///
@@ -15,7 +18,7 @@ public record SystemRun(
         OptionalDouble roundTrip,
         OptionalDouble wattHoursPerKilometre) {
     /// Of a run that was seen.
-    public static SystemRun of(SystemSeen seen) {
+    public static SystemRun of(EnergyRun seen) {
         OptionalDouble used =
                 seen.wattHoursOfPack().isPresent() ? seen.wattHoursOfPack() : seen.wattHoursOut();
         return new SystemRun(
@@ -23,6 +26,18 @@ public record SystemRun(
                 ratio(seen.wattHoursOfPack(), seen.wattHoursBack()),
                 ratio(seen.wattHoursOut(), seen.wattHoursBack()),
                 ratio(used, seen.kilometres()));
+    }
+
+    /// The charge still inside when a device let go, as a share, by what the pack sprang back to;
+    /// empty when that was not read.
+    ///
+    /// @param series groups of the pack
+    public static OptionalDouble leftAt(DeviceTrip trip, int series, Chemistry chemistry) {
+        return trip.springBackVolts().isPresent()
+                ? OptionalDouble.of(
+                        RestCurve.of(chemistry)
+                                .share(trip.springBackVolts().getAsDouble() / series))
+                : OptionalDouble.empty();
     }
 
     private static OptionalDouble ratio(OptionalDouble over, OptionalDouble under) {

@@ -26,6 +26,9 @@ import pentacell.core.circuit.RestCurve;
 import pentacell.core.journal.Act;
 import pentacell.core.journal.Entry;
 import pentacell.core.measure.Column;
+import pentacell.core.proof.AloneRun;
+import pentacell.core.proof.DeviceTrip;
+import pentacell.core.proof.EnergyRun;
 import pentacell.core.proof.PackLog;
 import pentacell.core.proof.Proof;
 import pentacell.core.proof.ProofFact;
@@ -163,8 +166,7 @@ final class ProvingTest {
     void theRoundTripOfASystem() {
         SystemRun run =
                 SystemRun.of(
-                        new ProofFact.SystemSeen(
-                                "P",
+                        new EnergyRun(
                                 OptionalDouble.of(690),
                                 OptionalDouble.of(600),
                                 OptionalDouble.of(64 * 12.6),
@@ -177,8 +179,7 @@ final class ProvingTest {
         assertEquals(13.8, run.wattHoursPerKilometre().orElseThrow(), 1e-12);
         SystemRun nothing =
                 SystemRun.of(
-                        new ProofFact.SystemSeen(
-                                "P",
+                        new EnergyRun(
                                 OptionalDouble.empty(),
                                 OptionalDouble.of(600),
                                 OptionalDouble.empty(),
@@ -281,14 +282,14 @@ final class ProvingTest {
                 told(
                         new ProofFact.FullRead("P", 1, 4.18),
                         new ProofFact.FullRead("P", 1, 4.19),
-                        new ProofFact.GroupTested("P", 0, 20, OptionalDouble.empty()),
-                        new ProofFact.GroupTested("P", 0, 21, OptionalDouble.empty()),
-                        new ProofFact.TripSeen("P", 10.7, OptionalDouble.of(11.1)));
+                        new ProofFact.GroupTested("P", 0, new AloneRun(20, OptionalDouble.empty())),
+                        new ProofFact.GroupTested("P", 0, new AloneRun(21, OptionalDouble.empty())),
+                        new ProofFact.TripSeen("P", new DeviceTrip(10.7, OptionalDouble.of(11.1))));
         assertEquals(Map.of(1, 4.19), proof.full());
         assertEquals(21, List.copyOf(proof.alone().values()).get(0).ampHours());
         assertEquals(10.7, proof.trip().orElseThrow().volts());
         assertThrows(
                 IllegalArgumentException.class,
-                () -> new ProofFact.TripSeen("P", -1, OptionalDouble.empty()));
+                () -> new ProofFact.TripSeen("P", new DeviceTrip(-1, OptionalDouble.empty())));
     }
 }

@@ -53,6 +53,8 @@ import pentacell.core.need.Window;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Selection;
+import pentacell.core.proof.AloneRun;
+import pentacell.core.proof.DeviceTrip;
 import pentacell.core.proof.ProofFact;
 import pentacell.core.school.BandSchool;
 import pentacell.core.school.GradeFact;
@@ -210,14 +212,19 @@ final class RandomFacts {
 
     private Fact ofBuilding() {
         String pack = name();
-        return switch (random.nextInt(13)) {
+        return switch (random.nextInt(15)) {
+            case 13 -> new ProofFact.WarmRead(pack, new Spot(random.nextInt(3), 0), 20);
+            case 14 -> new ProofFact.AmbientRead(pack, random.nextInt(20), "");
             case 9 ->
                     new ProofFact.HandRead(
                             pack, "by hand", 3, random.nextInt(9), List.of(3.9, 3.8));
             case 10 ->
-                    new ProofFact.GroupTested(pack, random.nextInt(3), 20, OptionalDouble.empty());
+                    new ProofFact.GroupTested(
+                            pack, random.nextInt(3), new AloneRun(20, OptionalDouble.empty()));
             case 11 -> new ProofFact.FullRead(pack, random.nextInt(3), 4.1);
-            case 12 -> new ProofFact.TripSeen(pack, 10 + random.nextInt(3), OptionalDouble.of(12));
+            case 12 ->
+                    new ProofFact.TripSeen(
+                            pack, new DeviceTrip(10 + random.nextInt(3), OptionalDouble.of(12)));
             case 7 ->
                     new AssemblyFact.CellPut(
                             pack, cell(), pick(List.of(AssemblyFact.Put.values())));

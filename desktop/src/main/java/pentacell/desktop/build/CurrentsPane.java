@@ -1,5 +1,6 @@
 package pentacell.desktop.build;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -21,6 +22,7 @@ import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TakeOffs;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.faces.FacesPicture;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.NumberField;
@@ -31,6 +33,9 @@ import pentacell.desktop.kit.Wrapping;
 /// should read where.
 final class CurrentsPane extends VBox {
     private static final int MOST_ROWS = 60;
+
+    /// Pieces named for a can under the pointer.
+    private static final int MOST_AT_A_CAN = 4;
 
     private final BuildModel model;
     private final Label meaning = Wrapping.on(new Label());
@@ -46,7 +51,7 @@ final class CurrentsPane extends VBox {
 
     CurrentsPane(BuildModel model) {
         this.model = model;
-        faces = new FacesPicture(true, model.desk().work().lane("faces"));
+        faces = new FacesPicture("faces-currents", true, model.desk().work().lane("faces"));
         setId("currents-pane");
         getStyleClass().add("plan-pane");
         meaning.setId("currents-meaning");
@@ -166,7 +171,25 @@ final class CurrentsPane extends VBox {
                                                                 currents.cans()
                                                                         .get(can.group())
                                                                         .get(can.can())))))
+                .map(text -> text + links(spot))
                 .orElse("Empty place");
+    }
+
+    /// The busiest pieces at a can, a line each.
+    private String links(Spot spot) {
+        return model.shownProperty()
+                .get()
+                .flatMap(Arrangement::currents)
+                .map(currents ->
+                        currents.links().stream()
+                                .filter(each ->
+                                        each.link().from().equals(spot)
+                                                || each.link().to().equals(spot))
+                                .sorted(Comparator.comparingDouble(each -> -Math.abs(each.amps())))
+                                .limit(MOST_AT_A_CAN)
+                                .map(each -> "\n" + CurrentWords.of(each))
+                                .collect(Collectors.joining()))
+                .orElse("");
     }
 
     private void show(Optional<Arrangement> shown) {

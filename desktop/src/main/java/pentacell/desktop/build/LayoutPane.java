@@ -28,6 +28,7 @@ import pentacell.core.build.LayoutWish;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.faces.FacesPicture;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
@@ -82,7 +83,7 @@ final class LayoutPane extends VBox {
 
     LayoutPane(BuildModel model) {
         this.model = model;
-        faces = new FacesPicture(false, model.desk().work().lane("faces"));
+        faces = new FacesPicture("faces-layout", false, model.desk().work().lane("faces"));
         setId("layout-pane");
         getStyleClass().add("plan-pane");
         meaning.setId("layout-meaning");

@@ -8,6 +8,7 @@ import javafx.scene.control.RadioButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pentacell.core.proof.ChargeRun;
 import pentacell.core.proof.ProofFact;
 import pentacell.core.prove.ChargeEnd;
 import pentacell.core.prove.ProvedPack;
@@ -117,11 +118,12 @@ final class ChargePane extends VBox {
             ProofFact.ChargeSeen seen =
                     new ProofFact.ChargeSeen(
                             pack,
-                            volts.number(),
-                            endAmps.number(),
-                            tripped.isSelected()
-                                    ? ProofFact.Supply.TRIPPED
-                                    : ProofFact.Supply.HELD);
+                            new ChargeRun(
+                                    volts.number(),
+                                    endAmps.number(),
+                                    tripped.isSelected()
+                                            ? ChargeRun.Supply.TRIPPED
+                                            : ChargeRun.Supply.HELD));
             message.setText("");
             model.log("Charge of " + pack, seen);
         } catch (NotUnderstood said) {
@@ -131,12 +133,12 @@ final class ChargePane extends VBox {
 
     private void show(Optional<ProveModel.Judged> judged) {
         table.getItems().setAll(end().map(ChargeEnd::toTake).orElse(List.of()));
-        Optional<ProofFact.ChargeSeen> seen = judged.flatMap(now -> now.pack().said().charge());
-        volts.show(seen.map(ProofFact.ChargeSeen::volts).orElse(OptionalDouble.empty()));
-        endAmps.show(seen.map(ProofFact.ChargeSeen::endAmps).orElse(OptionalDouble.empty()));
+        Optional<ChargeRun> seen = judged.flatMap(now -> now.pack().said().charge());
+        volts.show(seen.map(ChargeRun::volts).orElse(OptionalDouble.empty()));
+        endAmps.show(seen.map(ChargeRun::endAmps).orElse(OptionalDouble.empty()));
         seen.ifPresent(each -> {
-            tripped.setSelected(each.supply() == ProofFact.Supply.TRIPPED);
-            held.setSelected(each.supply() == ProofFact.Supply.HELD);
+            tripped.setSelected(each.supply() == ChargeRun.Supply.TRIPPED);
+            held.setSelected(each.supply() == ChargeRun.Supply.HELD);
         });
         charger.setText(judged.map(now -> charger(now.pack(), seen)).orElse(""));
         meaning.setText(
@@ -166,7 +168,7 @@ final class ChargePane extends VBox {
                                 : "");
     }
 
-    private static String charger(ProvedPack pack, Optional<ProofFact.ChargeSeen> seen) {
+    private static String charger(ProvedPack pack, Optional<ChargeRun> seen) {
         if (seen.isEmpty() || seen.get().volts().isEmpty()) return "";
         int series = pack.built().groups().size();
         double each = seen.get().volts().getAsDouble() / series;

@@ -10,7 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.PackToBuild;
-import pentacell.core.proof.ProofFact;
+import pentacell.core.proof.AloneRun;
 import pentacell.core.prove.LoadTest;
 import pentacell.core.prove.ProvedPack;
 import pentacell.core.prove.ProvedPack.Tested;
@@ -29,10 +29,7 @@ final class GroupsPane extends VBox {
     ///
     /// @param matched sum of its cells as they were measured, in Ah
     private record Row(
-            int group,
-            double matched,
-            Optional<ProofFact.GroupTested> alone,
-            Optional<LoadTest.Group> tested) {
+            int group, double matched, Optional<AloneRun> alone, Optional<LoadTest.Group> tested) {
         OptionalDouble aloneAmpHours() {
             return alone.isPresent()
                     ? OptionalDouble.of(alone.get().ampHours())
@@ -58,10 +55,7 @@ final class GroupsPane extends VBox {
                 .measured(
                         "Alone / Wh",
                         Quantity.ENERGY,
-                        row ->
-                                row.alone()
-                                        .map(ProofFact.GroupTested::wattHours)
-                                        .orElse(OptionalDouble.empty()))
+                        row -> row.alone().map(AloneRun::wattHours).orElse(OptionalDouble.empty()))
                 .measured("Of match / %", Quantity.PERCENT, Row::againstMatch)
                 .measured(
                         "Lacks / Ah",

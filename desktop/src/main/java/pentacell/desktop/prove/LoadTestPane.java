@@ -152,7 +152,7 @@ final class LoadTestPane extends VBox {
         now.againstExpected()
                 .ifPresent(share ->
                         said.add(
-                                "Expected were %s: %s of it came."
+                                "%s were expected: %s of it came."
                                         .formatted(
                                                 Quantity.CHARGE.text(
                                                         now.fan().expectedAmpHours().orElse(0)),

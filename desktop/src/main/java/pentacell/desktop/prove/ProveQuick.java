@@ -12,6 +12,11 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import pentacell.core.assembly.Layout;
+import pentacell.core.assembly.Spot;
+import pentacell.core.proof.AloneRun;
+import pentacell.core.proof.BarReading;
+import pentacell.core.proof.DeviceTrip;
 import pentacell.core.proof.Proof;
 import pentacell.core.proof.ProofFact;
 import pentacell.core.unit.NumberText;
@@ -27,6 +32,10 @@ final class ProveQuick implements QuickSource {
             Pattern.compile("full\\s+g?(?:roup)?\\s*(\\d{1,3})\\s+(\\S+)");
     private static final Pattern HAND = Pattern.compile("(\\S+?)\\s*a((?:\\s+\\S+)+)");
     private static final Pattern TRIP = Pattern.compile("trip\\s+(\\S+)(?:\\s+(\\S+))?");
+    private static final Pattern WARM = Pattern.compile("t\\s+(\\d{1,4})\\.(\\d{1,4})\\s+(\\S+)");
+    private static final Pattern AMBIENT = Pattern.compile("ambient\\s+(\\S+)(?:\\s+(.*))?");
+    private static final Pattern BAR =
+            Pattern.compile("bar\\s+(\\d{1,3})\\s+(\\S+?)\\s*mv\\s+(\\S+?)\\s*a");
     private static final String BY_HAND = "by hand";
     private static final DateTimeFormatter DAY =
             DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
@@ -89,12 +98,77 @@ final class ProveQuick implements QuickSource {
             return new Line.ToLog(
                     "Trip of the device on " + pack,
                     List.of(chip(Quantity.VOLTAGE.text(volts.getAsDouble(), 2), "device lets go")),
-                    new ProofFact.TripSeen(pack, volts.getAsDouble(), spring));
+                    new ProofFact.TripSeen(pack, new DeviceTrip(volts.getAsDouble(), spring)));
         }
+        Matcher warm = WARM.matcher(small);
+        if (warm.matches()) return warm(judged.get(), pack, warm);
+        Matcher ambient = AMBIENT.matcher(small);
+        if (ambient.matches()) {
+            OptionalDouble celsius = celsius(ambient.group(1));
+            if (celsius.isEmpty()) return noCelsius(ambient.group(1));
+            String note = ambient.group(2) == null ? "" : ambient.group(2).strip();
+            return new Line.ToLog(
+                    "Around " + pack,
+                    List.of(chip(Quantity.TEMPERATURE.text(celsius.getAsDouble()), "around")),
+                    new ProofFact.AmbientRead(pack, celsius.getAsDouble(), note));
+        }
+        Matcher bar = BAR.matcher(small);
+        if (bar.matches()) return bar(pack, series, bar);
         Matcher hand = HAND.matcher(small);
         if (hand.matches()) return byHand(judged.get(), pack, series, hand);
         return new Line.No(
                 "expected a group alone (g5 20.9Ah), a group when full (full g3 4.18), a current with all groups (4a 3.71 …) or a trip");
+    }
+
+    private static Line warm(ProveModel.Judged judged, String pack, Matcher warm) {
+        Optional<Layout> layout = judged.pack().built().assembly().layout();
+        if (layout.isEmpty()) return new Line.No("take a layout at Build first");
+        int column = Integer.parseInt(warm.group(1));
+        int row = Integer.parseInt(warm.group(2));
+        OptionalDouble celsius = celsius(warm.group(3));
+        if (column < 1
+                || row < 1
+                || layout.get().cansByPlace().at(new Spot(column - 1, row - 1)).isEmpty())
+            return new Line.No("no can stands in column %d, row %d".formatted(column, row));
+        if (celsius.isEmpty()) return noCelsius(warm.group(3));
+        Spot spot = new Spot(column - 1, row - 1);
+        return new Line.ToLog(
+                "Warmth at " + spot,
+                List.of(
+                        chip(spot.toString(), "place"),
+                        chip(Quantity.TEMPERATURE.text(celsius.getAsDouble()), "warm")),
+                new ProofFact.WarmRead(pack, spot, celsius.getAsDouble()));
+    }
+
+    private static Line bar(String pack, int series, Matcher bar) {
+        int joint = Integer.parseInt(bar.group(1));
+        OptionalDouble millivolts = NumberText.parse(bar.group(2));
+        OptionalDouble amps = NumberText.parse(bar.group(3));
+        if (joint > series) return new Line.No("the pack has joints 0 to " + series);
+        if (millivolts.isEmpty()
+                || amps.isEmpty()
+                || !(millivolts.getAsDouble() >= 0 && millivolts.getAsDouble() <= 100_000)
+                || !(amps.getAsDouble() > 0 && amps.getAsDouble() <= 10_000))
+            return new Line.No("expected millivolts and amps, such as bar 3 4.5mV 30A");
+        return new Line.ToLog(
+                "Drop along joint " + joint,
+                List.of(
+                        chip("joint " + joint, "bar"),
+                        chip(Quantity.MILLIVOLTS.text(millivolts.getAsDouble(), 1), "drops"),
+                        chip(Quantity.CURRENT.text(amps.getAsDouble()), "at")),
+                new ProofFact.BarRead(
+                        pack, joint, new BarReading(millivolts.getAsDouble(), amps.getAsDouble())));
+    }
+
+    private static OptionalDouble celsius(String text) {
+        OptionalDouble read = NumberText.parse(text.replaceFirst("°?c$", ""));
+        return read.isPresent() && read.getAsDouble() >= -50 && read.getAsDouble() <= 150
+                ? read
+                : OptionalDouble.empty();
+    }
+
+    private static Line noCelsius(String text) {
+        return new Line.No("\"%s\": expected °C".formatted(text));
     }
 
     private static Line noGroup(int series) {
@@ -117,7 +191,8 @@ final class ProveQuick implements QuickSource {
         return new Line.ToLog(
                 "Group %d of %s alone".formatted(group, pack),
                 chips,
-                new ProofFact.GroupTested(pack, group - 1, ampHours.getAsDouble(), wattHours));
+                new ProofFact.GroupTested(
+                        pack, group - 1, new AloneRun(ampHours.getAsDouble(), wattHours)));
     }
 
     private Line byHand(ProveModel.Judged judged, String pack, int series, Matcher hand) {

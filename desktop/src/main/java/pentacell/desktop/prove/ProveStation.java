@@ -25,6 +25,7 @@ import pentacell.desktop.theme.Theme;
 public final class ProveStation implements Station {
     static final String LOAD_TEST = "Load test";
     static final String GROUPS = "Groups";
+    static final String HEAT = "Heat";
     static final String CHARGE = "Charge";
     static final String SYSTEM = "System";
     static final String VERDICT = "Verdict";
@@ -56,7 +57,7 @@ public final class ProveStation implements Station {
 
     @Override
     public List<String> panes() {
-        return List.of(LOAD_TEST, GROUPS, CHARGE, SYSTEM, VERDICT);
+        return List.of(LOAD_TEST, GROUPS, HEAT, CHARGE, SYSTEM, VERDICT);
     }
 
     @Override

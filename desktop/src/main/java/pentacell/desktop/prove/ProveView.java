@@ -37,6 +37,7 @@ final class ProveView {
         quick = new QuickBar(desk, new ProveQuick(model), "A reading of the pack");
         tabs.add(ProveStation.LOAD_TEST, () -> new LoadTestPane(model, files))
                 .add(ProveStation.GROUPS, () -> new GroupsPane(model))
+                .add(ProveStation.HEAT, () -> new HeatPane(model))
                 .add(ProveStation.CHARGE, () -> new ChargePane(model))
                 .add(ProveStation.SYSTEM, () -> new SystemPane(model))
                 .add(ProveStation.VERDICT, () -> new VerdictPane(model));

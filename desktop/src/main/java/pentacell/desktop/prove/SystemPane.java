@@ -7,11 +7,12 @@ import java.util.OptionalDouble;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import pentacell.core.circuit.RestCurve;
 import pentacell.core.need.Need;
 import pentacell.core.need.PlanFact;
 import pentacell.core.need.Planned;
 import pentacell.core.need.Window;
+import pentacell.core.proof.DeviceTrip;
+import pentacell.core.proof.EnergyRun;
 import pentacell.core.proof.ProofFact;
 import pentacell.core.prove.ProvedPack;
 import pentacell.core.prove.SystemRun;
@@ -90,10 +91,11 @@ final class SystemPane extends VBox {
             ProofFact.SystemSeen seen =
                     new ProofFact.SystemSeen(
                             pack,
-                            ofPack.number(),
-                            out.number(),
-                            back.number(),
-                            kilometres.number());
+                            new EnergyRun(
+                                    ofPack.number(),
+                                    out.number(),
+                                    back.number(),
+                                    kilometres.number()));
             message.setText("");
             model.log("Run of " + pack, seen);
         } catch (NotUnderstood said) {
@@ -106,7 +108,8 @@ final class SystemPane extends VBox {
         String pack = model.inHand().name();
         try {
             ProofFact.TripSeen seen =
-                    new ProofFact.TripSeen(pack, tripVolts.required(), springVolts.number());
+                    new ProofFact.TripSeen(
+                            pack, new DeviceTrip(tripVolts.required(), springVolts.number()));
             message.setText("");
             model.log("Trip of the device on " + pack, seen);
         } catch (NotUnderstood said) {
@@ -141,16 +144,15 @@ final class SystemPane extends VBox {
     }
 
     private void show(Optional<ProveModel.Judged> judged) {
-        Optional<ProofFact.SystemSeen> seen = judged.flatMap(now -> now.pack().said().system());
-        ofPack.show(seen.map(ProofFact.SystemSeen::wattHoursOfPack).orElse(OptionalDouble.empty()));
-        out.show(seen.map(ProofFact.SystemSeen::wattHoursOut).orElse(OptionalDouble.empty()));
-        back.show(seen.map(ProofFact.SystemSeen::wattHoursBack).orElse(OptionalDouble.empty()));
-        kilometres.show(seen.map(ProofFact.SystemSeen::kilometres).orElse(OptionalDouble.empty()));
-        Optional<ProofFact.TripSeen> let = judged.flatMap(now -> now.pack().said().trip());
+        Optional<EnergyRun> seen = judged.flatMap(now -> now.pack().said().system());
+        ofPack.show(seen.map(EnergyRun::wattHoursOfPack).orElse(OptionalDouble.empty()));
+        out.show(seen.map(EnergyRun::wattHoursOut).orElse(OptionalDouble.empty()));
+        back.show(seen.map(EnergyRun::wattHoursBack).orElse(OptionalDouble.empty()));
+        kilometres.show(seen.map(EnergyRun::kilometres).orElse(OptionalDouble.empty()));
+        Optional<DeviceTrip> let = judged.flatMap(now -> now.pack().said().trip());
         tripVolts.show(
                 let.map(each -> OptionalDouble.of(each.volts())).orElse(OptionalDouble.empty()));
-        springVolts.show(
-                let.map(ProofFact.TripSeen::springBackVolts).orElse(OptionalDouble.empty()));
+        springVolts.show(let.map(DeviceTrip::springBackVolts).orElse(OptionalDouble.empty()));
         handOver.setDisable(needToChange().isEmpty());
         Optional<SystemRun> run = seen.map(SystemRun::of);
         meaning.setText(
@@ -195,7 +197,7 @@ final class SystemPane extends VBox {
 
     /// What the device leaves inside, by what the pack sprang back to.
     private static String trip(ProvedPack pack) {
-        Optional<ProofFact.TripSeen> seen = pack.said().trip();
+        Optional<DeviceTrip> seen = pack.said().trip();
         if (seen.isEmpty()) return "";
         int series = pack.built().groups().size();
         String said =
@@ -204,8 +206,7 @@ final class SystemPane extends VBox {
                                 Quantity.VOLTAGE.text(seen.get().volts(), 2),
                                 Quantity.VOLTAGE.text(seen.get().volts() / series, 2));
         if (seen.get().springBackVolts().isEmpty()) return said;
-        RestCurve curve = RestCurve.of(pack.built().chemistry());
-        double left = curve.share(seen.get().springBackVolts().getAsDouble() / series);
+        double left = SystemRun.leftAt(seen.get(), series, pack.built().chemistry()).orElseThrow();
         return said
                 + " Sprung back to %s, about %s of the charge is still inside."
                         .formatted(

@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
+import pentacell.core.assembly.Spot;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.circuit.CircuitCell;
 import pentacell.core.circuit.Load;
@@ -14,6 +15,9 @@ import pentacell.core.circuit.RestCurve;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.journal.Fact;
 import pentacell.core.measure.Column;
+import pentacell.core.proof.BarReading;
+import pentacell.core.proof.ChargeRun;
+import pentacell.core.proof.EnergyRun;
 import pentacell.core.proof.ProofFact;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.prove.LogThinning;
@@ -51,10 +55,12 @@ final class DemoProve {
                 List.of(
                         new ProofFact.ChargeSeen(
                                 pack,
-                                OptionalDouble.of(29.4),
-                                OptionalDouble.of(0.5),
-                                ProofFact.Supply.HELD)));
+                                new ChargeRun(
+                                        OptionalDouble.of(29.4),
+                                        OptionalDouble.of(0.5),
+                                        ChargeRun.Supply.HELD))));
         journal.pass(Duration.ofHours(6));
+        journal.logSteadily("Warmth of " + pack + " under load", warmth(pack, journal.dice(8_802)));
         journal.logSteadily(
                 "Load test of " + pack,
                 List.of(
@@ -68,10 +74,27 @@ final class DemoProve {
                 List.of(
                         new ProofFact.SystemSeen(
                                 pack,
-                                OptionalDouble.of(548),
-                                OptionalDouble.empty(),
-                                OptionalDouble.of(601),
-                                OptionalDouble.empty())));
+                                new EnergyRun(
+                                        OptionalDouble.of(548),
+                                        OptionalDouble.empty(),
+                                        OptionalDouble.of(601),
+                                        OptionalDouble.empty()))));
+    }
+
+    /// A clip of the rack holds badly at one can of group 3.
+    private static List<Fact> warmth(String pack, SplittableRandom dice) {
+        List<Fact> facts = new ArrayList<>();
+        facts.add(new ProofFact.AmbientRead(pack, 9, ""));
+        for (int column = 0; column < 14; column += 2)
+            for (int row = 0; row < 5; row += 2) {
+                boolean isBad = column == 4 && row == 2;
+                double celsius = isBad ? 15.8 : 10.4 + 0.6 * dice.nextDouble();
+                facts.add(
+                        new ProofFact.WarmRead(
+                                pack, new Spot(column, row), Math.rint(10 * celsius) / 10));
+            }
+        facts.add(new ProofFact.BarRead(pack, 3, new BarReading(0.9, AMPS)));
+        return facts;
     }
 
     /// Ten minutes of rest, the load, and half an hour of rest.

@@ -79,6 +79,11 @@ import pentacell.core.pack.MatchSchool;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.RescuedCells;
 import pentacell.core.pack.Selection;
+import pentacell.core.proof.AloneRun;
+import pentacell.core.proof.BarReading;
+import pentacell.core.proof.ChargeRun;
+import pentacell.core.proof.DeviceTrip;
+import pentacell.core.proof.EnergyRun;
 import pentacell.core.proof.PackLog;
 import pentacell.core.proof.ProofFact;
 import pentacell.core.school.BandSchool;
@@ -279,20 +284,26 @@ final class SampleFacts {
                                 List.of(0.0, 5.0),
                                 List.of(List.of(3.35, 3.3), List.of(3.35, 3.29)))),
                 new ProofFact.HandRead("Gate lamp", "by hand", 2.5, 5, List.of(3.3, 3.29)),
-                new ProofFact.GroupTested("Gate lamp", 1, 21.4, OptionalDouble.of(70.1)),
+                new ProofFact.GroupTested(
+                        "Gate lamp", 1, new AloneRun(21.4, OptionalDouble.of(70.1))),
                 new ProofFact.FullRead("Gate lamp", 0, 3.58),
                 new ProofFact.ChargeSeen(
                         "Gate lamp",
-                        OptionalDouble.of(14.4),
-                        OptionalDouble.empty(),
-                        ProofFact.Supply.TRIPPED),
+                        new ChargeRun(
+                                OptionalDouble.of(14.4),
+                                OptionalDouble.empty(),
+                                ChargeRun.Supply.TRIPPED)),
                 new ProofFact.SystemSeen(
                         "Gate lamp",
-                        OptionalDouble.of(600),
-                        OptionalDouble.of(520),
-                        OptionalDouble.of(700),
-                        OptionalDouble.empty()),
-                new ProofFact.TripSeen("Gate lamp", 10.7, OptionalDouble.of(11.1)),
+                        new EnergyRun(
+                                OptionalDouble.of(600),
+                                OptionalDouble.of(520),
+                                OptionalDouble.of(700),
+                                OptionalDouble.empty())),
+                new ProofFact.TripSeen("Gate lamp", new DeviceTrip(10.7, OptionalDouble.of(11.1))),
+                new ProofFact.WarmRead("Gate lamp", new Spot(1, 0), 31.5),
+                new ProofFact.AmbientRead("Gate lamp", 12, "sun on the lid"),
+                new ProofFact.BarRead("Gate lamp", 2, new BarReading(4.5, 30)),
                 new PlanFact.PartsPriced(List.of(new PartPrice(Part.STRIP, new Price(1.2, "EUR")))),
                 new PackFact.CellLock("Long night", A, PackFact.Lock.LOCKED),
                 new CellFact.CansCounted(A, 2),

@@ -1,4 +1,4 @@
-package pentacell.desktop.build;
+package pentacell.desktop.faces;
 
 import pentacell.core.assembly.Grid;
 import pentacell.core.build.Face;

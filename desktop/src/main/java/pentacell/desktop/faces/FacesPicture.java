@@ -1,7 +1,6 @@
-package pentacell.desktop.build;
+package pentacell.desktop.faces;
 
-import java.util.ArrayList;
-import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executors;
@@ -19,20 +18,19 @@ import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Spot;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.Face;
-import pentacell.core.build.PackCurrents;
-import pentacell.core.build.PackCurrents.Flowing;
 import pentacell.desktop.frame.Lane;
 import pentacell.desktop.kit.PlotSurface;
 
 /// Both faces of a pack side by side, the bottom one mirrored as it lies when the pack is turned
 /// over: cans with their ends, strips in copper, joints numbered along the string.
-final class FacesPicture extends StackPane {
+public final class FacesPicture extends StackPane {
     /// More places are painted away from the window's thread.
     private static final int MOST_AT_ONCE = 600;
 
     private final PlotSurface plot = new PlotSurface((pen, width, height) -> {});
     private final Tooltip tip = new Tooltip();
     private final boolean showsCurrents;
+    private Map<Spot, Figure> figures = Map.of();
     private final Lane lane;
     private Optional<Arrangement> shown = Optional.empty();
     private Optional<Spot> pressed = Optional.empty();
@@ -40,27 +38,28 @@ final class FacesPicture extends StackPane {
     private FacesScale.Zoom zoom = FacesScale.Zoom.WHOLE;
     private Set<Spot> marked = Set.of();
     private Set<Spot> awaited = Set.of();
-    private Consumer<Spot> onKeepFree = spot -> {};
+    private Optional<Consumer<Spot>> onKeepFree = Optional.empty();
     private Swap onSwap = (one, other, isWholeGroup) -> {};
     private Consumer<Spot> onPick = spot -> {};
     private Words words = spot -> "";
 
     /// Hears that a can was dragged onto another place, its group with it when Shift was held.
-    interface Swap {
+    public interface Swap {
         void swap(Spot one, Spot other, boolean isWholeGroup);
     }
 
     /// What is said of a can under the pointer.
-    interface Words {
+    public interface Words {
         String of(Spot spot);
     }
 
+    /// @param id of the drawing
     /// @param showsCurrents whether cans and strips are inked by what flows
     /// @param lane where large packs are painted
-    FacesPicture(boolean showsCurrents, Lane lane) {
+    public FacesPicture(String id, boolean showsCurrents, Lane lane) {
         this.showsCurrents = showsCurrents;
         this.lane = lane;
-        plot.setId(showsCurrents ? "faces-currents" : "faces-layout");
+        plot.setId(id);
         getChildren().add(plot);
         setMinHeight(140);
         Rectangle frame = new Rectangle();
@@ -84,36 +83,40 @@ final class FacesPicture extends StackPane {
             lookAt(zoom.by(event.getDeltaY() > 0 ? 1.25 : 0.8, event.getX(), event.getY()));
             event.consume();
         });
-        if (!showsCurrents)
-            plot.setOnContextMenuRequested(event ->
-                    spotAt(event.getX(), event.getY())
-                            .ifPresent(spot ->
-                                    menu(spot).show(plot, event.getScreenX(), event.getScreenY())));
+        plot.setOnContextMenuRequested(event -> {
+            if (onKeepFree.isEmpty()) return;
+            spotAt(event.getX(), event.getY())
+                    .ifPresent(
+                            spot -> menu(spot).show(plot, event.getScreenX(), event.getScreenY()));
+        });
         plot.setOnMouseMoved(event -> {
             Optional<Spot> over = spotAt(event);
-            tip.setText(over.map(this::said).orElse("Point at a can or a strip."));
+            tip.setText(over.map(words::of).orElse("Point at a can."));
         });
     }
 
-    void onSwap(Swap action) {
+    /// Hears that a can was dragged onto another place.
+    public void onSwap(Swap action) {
         onSwap = action;
     }
 
-    void onPick(Consumer<Spot> action) {
+    /// Hears that a place was clicked.
+    public void onPick(Consumer<Spot> action) {
         onPick = action;
     }
 
     /// Hears that a place shall be kept free, or no longer.
-    void onKeepFree(Consumer<Spot> action) {
-        onKeepFree = action;
+    public void onKeepFree(Consumer<Spot> action) {
+        onKeepFree = Optional.of(action);
     }
 
-    void words(Words source) {
+    /// What is said of what lies under the pointer.
+    public void words(Words source) {
         words = source;
     }
 
     /// Shows a layout.
-    void show(Optional<Arrangement> arrangement) {
+    public void show(Optional<Arrangement> arrangement) {
         if (!holder(arrangement).equals(holder(shown))) zoom = FacesScale.Zoom.WHOLE;
         shown = arrangement;
         repaint();
@@ -123,8 +126,21 @@ final class FacesPicture extends StackPane {
         return arrangement.map(now -> now.layout().grid());
     }
 
+    /// A figure that stands on a can in the place of its group's number.
+    ///
+    /// @param ink of the can, 0 to 1
+    /// @param isOdd whether it is marked as odd
+    public record Figure(String text, double ink, boolean isOdd) {}
+
+    /// Shows figures on some cans.
+    public void figures(Map<Spot, Figure> shownFigures) {
+        if (figures.equals(shownFigures)) return;
+        figures = Map.copyOf(shownFigures);
+        repaint();
+    }
+
     /// Says which cans are not in the holder yet.
-    void await(Set<Spot> spots) {
+    public void await(Set<Spot> spots) {
         if (awaited.equals(spots)) return;
         awaited = Set.copyOf(spots);
         repaint();
@@ -136,7 +152,7 @@ final class FacesPicture extends StackPane {
     }
 
     /// Goes nearer, or farther below 1, with the middle held.
-    void nearer(double factor) {
+    public void nearer(double factor) {
         lookAt(zoom.by(factor, plot.getWidth() / 2, plot.getHeight() / 2));
     }
 
@@ -144,7 +160,7 @@ final class FacesPicture extends StackPane {
         boolean isKept =
                 shown.map(now -> now.layout().grid().keptFree().contains(spot)).orElse(false);
         MenuItem item = new MenuItem(isKept ? "May be filled again" : "Keep this place free");
-        item.setOnAction(pressed -> onKeepFree.accept(spot));
+        item.setOnAction(pressed -> onKeepFree.ifPresent(action -> action.accept(spot)));
         return new ContextMenu(item);
     }
 
@@ -173,7 +189,7 @@ final class FacesPicture extends StackPane {
     }
 
     /// Marks some cans.
-    void mark(Set<Spot> spots) {
+    public void mark(Set<Spot> spots) {
         marked = Set.copyOf(spots);
         repaint();
     }
@@ -187,10 +203,17 @@ final class FacesPicture extends StackPane {
         Set<Spot> cans = marked;
         Set<Spot> waiting = awaited;
         FacesScale.Zoom near = zoom;
+        Map<Spot, Figure> onCans = figures;
         PlotSurface.Painter painter =
                 (pen, width, height) ->
                         new FacesDrawing(
-                                        pen, now, cans, waiting, showsCurrents, near, width, height)
+                                        pen,
+                                        now,
+                                        new FacesDrawing.OnCans(cans, waiting, onCans),
+                                        showsCurrents,
+                                        near,
+                                        width,
+                                        height)
                                 .paint();
         Grid grid = now.layout().grid();
         if (grid.columns() * grid.rows() <= MOST_AT_ONCE) {
@@ -222,20 +245,6 @@ final class FacesPicture extends StackPane {
         }
         pressed = Optional.empty();
         letGo();
-    }
-
-    private String said(Spot spot) {
-        StringBuilder text = new StringBuilder(words.of(spot));
-        if (!showsCurrents || shown.flatMap(Arrangement::currents).isEmpty())
-            return text.toString();
-        PackCurrents currents = shown.flatMap(Arrangement::currents).orElseThrow();
-        List<Flowing> at = new ArrayList<>();
-        for (Flowing each : currents.links())
-            if (each.link().from().equals(spot) || each.link().to().equals(spot)) at.add(each);
-        at.sort((a, b) -> Double.compare(Math.abs(b.amps()), Math.abs(a.amps())));
-        for (Flowing each : at.subList(0, Math.min(4, at.size())))
-            text.append('\n').append(CurrentWords.of(each));
-        return text.toString();
     }
 
     private Optional<Spot> spotAt(MouseEvent event) {

@@ -1,8 +1,10 @@
-package pentacell.desktop.build;
+package pentacell.desktop.faces;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import pentacell.core.assembly.CansByPlace;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Layout;
@@ -13,6 +15,7 @@ import pentacell.core.build.JointMark;
 import pentacell.core.build.LayoutCheck;
 import pentacell.core.build.Link;
 import pentacell.core.build.PackCurrents.Flowing;
+import pentacell.desktop.faces.FacesPicture.Figure;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlotSurface.Hue;
@@ -26,6 +29,7 @@ final class FacesDrawing {
     private final Arrangement now;
     private final Set<Spot> marked;
     private final Set<Spot> awaited;
+    private final Map<Spot, Figure> figures;
     private final double width;
     private final double height;
     private final boolean showsCurrents;
@@ -36,21 +40,20 @@ final class FacesDrawing {
     private final FacesScale scale;
     private final double radius;
 
-    /// @param awaited places whose cans are not in the holder yet
     /// @param showsCurrents whether cans and strips are inked by what flows
     FacesDrawing(
             Pen pen,
             Arrangement now,
-            Set<Spot> marked,
-            Set<Spot> awaited,
+            OnCans onCans,
             boolean showsCurrents,
             FacesScale.Zoom zoom,
             double width,
             double height) {
         this.pen = pen;
         this.now = now;
-        this.marked = marked;
-        this.awaited = awaited;
+        marked = onCans.marked();
+        awaited = onCans.awaited();
+        figures = onCans.figures();
         this.showsCurrents = showsCurrents;
         isNear = zoom.times() > 1;
         this.width = width;
@@ -62,6 +65,11 @@ final class FacesDrawing {
         radius = 0.44 * grid.pitchMillimetres() * scale.pixels();
     }
 
+    /// What is shown on cans.
+    ///
+    /// @param awaited those that are not in the holder yet
+    record OnCans(Set<Spot> marked, Set<Spot> awaited, Map<Spot, Figure> figures) {}
+
     void paint() {
         if (!(radius > 0.5)) return;
         for (Face face : Face.values()) {
@@ -70,7 +78,7 @@ final class FacesDrawing {
             strips(face);
             ends(face);
             insulation(face);
-            joints(face);
+            if (figures.isEmpty()) joints(face);
         }
         double em = pen.em();
         // looked at from near, the faces reach under their names
@@ -181,6 +189,18 @@ final class FacesDrawing {
                     if (marked.contains(spot)) pen.arc(Hue.FOCUS, 3, x, y, radius, 1);
                     continue;
                 }
+                Figure figure = figures.get(spot);
+                if (figure != null) {
+                    pen.discRamp(figure.ink(), x, y, radius);
+                    pen.arc(
+                            figure.isOdd() ? Hue.STOP : Hue.INK,
+                            figure.isOdd() ? 3 : 1,
+                            x,
+                            y,
+                            radius,
+                            1);
+                    continue;
+                }
                 if (showsCurrents) pen.discRamp(inked(can.get()), x, y, radius);
                 else pen.disc(Hue.MEASURED, can.get().group() % 2 == 0 ? 0.10 : 0.26, x, y, radius);
                 pen.arc(Hue.INK, 1, x, y, radius, 1);
@@ -253,6 +273,15 @@ final class FacesDrawing {
                             y - 0.3 * radius,
                             0.84 * radius,
                             0.6 * radius);
+                Figure figure = figures.get(spot);
+                if (figure != null)
+                    pen.fill(
+                            Hue.SHEET,
+                            1,
+                            x - 0.7 * radius,
+                            y - 0.42 * radius,
+                            1.4 * radius,
+                            0.84 * radius);
                 if (radius > SMALLEST_TEXT_PIXELS)
                     pen.narrowText(
                             Hue.INK,
@@ -261,9 +290,15 @@ final class FacesDrawing {
                             Anchor.CENTRE,
                             x,
                             y,
-                            String.valueOf(group + 1));
+                            numberOf(group, figure));
             }
         }
+    }
+
+    /// Among figures a group's number would be taken for one.
+    private String numberOf(int group, @Nullable Figure figure) {
+        if (figure != null) return figure.text();
+        return figures.isEmpty() ? String.valueOf(group + 1) : "";
     }
 
     private void insulation(Face face) {

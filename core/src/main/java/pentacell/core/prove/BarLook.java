@@ -1,0 +1,59 @@
+package pentacell.core.prove;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import pentacell.core.assembly.Layout;
+import pentacell.core.build.Arrangement;
+import pentacell.core.build.BarDrop;
+import pentacell.core.build.PackToBuild;
+import pentacell.core.proof.BarReading;
+
+/// What bars dropped against what the network lets expect.
+public final class BarLook {
+    /// So many times what was expected, and so much more in mV, is odd (common practice: an odd
+    /// joint stands out beside what is computed).
+    private static final double ODD_TIMES = 1.5;
+
+    private static final double ODD_MILLIVOLTS = 3;
+
+    private BarLook() {}
+
+    /// A bar that was read.
+    ///
+    /// @param joint 0 for the pack's negative
+    /// @param expectedMillivolts at the same current
+    public record Bar(int joint, BarReading reading, double expectedMillivolts) {
+        /// Whether it drops more than its conductors explain.
+        public boolean isOdd() {
+            return reading.millivolts()
+                    > Math.max(ODD_TIMES * expectedMillivolts, expectedMillivolts + ODD_MILLIVOLTS);
+        }
+    }
+
+    /// Judges the bars that were read, in the order of joints; those that the pack does not have
+    /// are left out.
+    public static List<Bar> of(
+            PackToBuild built, Arrangement arrangement, Map<Integer, BarReading> read) {
+        List<Bar> bars = new ArrayList<>();
+        if (arrangement.currents().isEmpty()) return bars;
+        Layout layout = arrangement.layout();
+        read.forEach((joint, reading) -> {
+            if (joint < 0 || joint > built.groups().size()) return;
+            Arrangement.Electric at =
+                    new Arrangement.Electric(
+                            built.electric().parts(),
+                            built.electric().sources(),
+                            reading.amps(),
+                            built.electric().celsius());
+            double volts =
+                    BarDrop.of(layout, at.solve(layout)).stream()
+                            .filter(drop -> drop.joint() == joint)
+                            .mapToDouble(BarDrop::volts)
+                            .max()
+                            .orElse(0);
+            bars.add(new Bar(joint, reading, 1000 * volts));
+        });
+        return List.copyOf(bars);
+    }
+}

@@ -1,0 +1,86 @@
+package pentacell.workshop.demo;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import pentacell.core.assembly.Spot;
+import pentacell.core.grade.JudgedStock;
+import pentacell.core.prove.GroupFan;
+import pentacell.core.prove.HeatLook;
+import pentacell.core.prove.LoadTest.Cause;
+import pentacell.core.prove.PackVerdict;
+import pentacell.core.prove.ProvedPack;
+import pentacell.core.prove.ProvedPack.Tested;
+import pentacell.core.prove.Shortfall;
+import pentacell.core.prove.WorkshopRatio;
+import pentacell.core.state.WorkshopState;
+
+/// The pack of the long night, whose hidden truth is known: one cell of group 5 holds half of what
+/// it did when it was measured, and one clip is bad.
+final class DemoProveTest {
+    private final WorkshopState state = TarnHollow.state(TarnHollow.journal());
+    private final JudgedStock judged = JudgedStock.of(state);
+    private final ProvedPack pack =
+            ProvedPack.of(state, judged, TarnHollow.LONG_NIGHT).orElseThrow();
+
+    @Test
+    void theWeakGroupIsFoundAndItsWorth() {
+        Tested last = pack.lastWhole().orElseThrow();
+        assertEquals(4, last.test().endedByGroup());
+        assertEquals(
+                List.of(4),
+                IntStream.range(0, 7)
+                        .filter(g -> last.test().groups().get(g).cause() != Cause.OK)
+                        .boxed()
+                        .toList());
+        Shortfall shortfall = last.shortfall().orElseThrow();
+        assertEquals(0.5, shortfall.cells().orElseThrow(), 0.15, "half a cell");
+        double expected = last.fan().expectedAmpHours().orElseThrow();
+        assertEquals(expected, shortfall.ampHoursAfter(), 0.01 * expected, "mended, as expected");
+        assertTrue(last.againstExpected().orElseThrow() < 0.97);
+        // before the weak group parts from the others, the band holds what was measured
+        for (int i = 0; i < last.fan().ampHours().size() / 4; i++) {
+            double given = last.fan().ampHours().get(i);
+            GroupFan.Band band =
+                    last.fan().expected().stream()
+                            .filter(each -> each.ampHours() >= given)
+                            .findFirst()
+                            .orElseThrow();
+            for (List<Double> group : last.fan().volts())
+                assertEquals(band.highestVolts(), group.get(i), 0.03);
+        }
+    }
+
+    @Test
+    void theBadClipIsTheOnlyOddPlace() {
+        List<HeatLook.Warm> odd = pack.warm().stream().filter(HeatLook.Warm::isOdd).toList();
+        assertEquals(1, odd.size());
+        assertEquals(new Spot(4, 2), odd.get(0).spot());
+        assertEquals(2, odd.get(0).group());
+        assertTrue(odd.get(0).watts() > 0);
+        assertTrue(pack.bars().stream().noneMatch(bar -> bar.isOdd()));
+    }
+
+    @Test
+    void theVerdictNamesWhatStandsInTheWay() {
+        PackVerdict verdict = PackVerdict.of(pack);
+        assertEquals(PackVerdict.Level.NOT_YET, verdict.level());
+        assertEquals(List.of("Heat"), verdict.reasons().stream().map(each -> each.what()).toList());
+        assertTrue(
+                verdict.checks().stream()
+                        .anyMatch(each ->
+                                each.what().equals("Weakest group")
+                                        && each.level() == PackVerdict.Level.LIMITS));
+        ProvedPack dome = ProvedPack.of(state, judged, TarnHollow.DOME).orElseThrow();
+        assertEquals(
+                List.of("Load test"),
+                PackVerdict.of(dome).reasons().stream().map(each -> each.what()).toList());
+        WorkshopRatio ratio = WorkshopRatio.of(state, judged).orElseThrow();
+        assertEquals(1, ratio.packs().size());
+        assertEquals(0.95, ratio.mean(), 0.02);
+        assertTrue(ratio.deviation().isEmpty());
+    }
+}
