@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.event.ActionEvent;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -177,6 +178,38 @@ final class ProveStationTest {
                     "its place is named",
                     () -> bench.text("#load-test-message").startsWith("other.csv:"));
             assertEquals(1, proof(bench).tests().size());
+        }
+    }
+
+    @Test
+    void logsThatComeIntoAFolderAreTakenIn() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            open(bench);
+            set(bench, "#load-test-folder", folder.resolve("nowhere").toString());
+            bench.robot.interact(() ->
+                    bench.robot
+                            .lookup("#load-test-folder")
+                            .queryAs(TextField.class)
+                            .fireEvent(new ActionEvent()));
+            assertTrue(bench.text("#load-test-message").endsWith("is no folder."));
+            Path logs = Files.createDirectory(folder.resolve("logs"));
+            set(bench, "#load-test-folder", logs.toString());
+            bench.robot.interact(() ->
+                    bench.robot
+                            .lookup("#load-test-folder")
+                            .queryAs(TextField.class)
+                            .fireEvent(new ActionEvent()));
+            Files.writeString(logs.resolve("third night.csv"), secondTest());
+            bench.await("it is taken in", () -> proof(bench).tests().containsKey("third night"));
+            Path again = folder.resolve("again.csv");
+            Files.writeString(again, secondTest());
+            when(bench.files.which(any(), any(), any())).thenReturn(Optional.of(again));
+            bench.click("#load-test-import");
+            bench.await(
+                    "the same log twice is noticed",
+                    () ->
+                            bench.text("#load-test-message")
+                                    .equals("again.csv was imported before, as \"third night\"."));
         }
     }
 

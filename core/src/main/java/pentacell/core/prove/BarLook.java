@@ -1,6 +1,7 @@
 package pentacell.core.prove;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import pentacell.core.assembly.Layout;
@@ -37,17 +38,16 @@ public final class BarLook {
             PackToBuild built, Arrangement arrangement, Map<Integer, BarReading> read) {
         List<Bar> bars = new ArrayList<>();
         if (arrangement.currents().isEmpty()) return bars;
-        Layout layout = arrangement.layout();
+        // bars are mostly read at one current, and to solve a large pack takes its time
+        Map<Double, List<BarDrop>> solved = new HashMap<>();
         read.forEach((joint, reading) -> {
             if (joint < 0 || joint > built.groups().size()) return;
-            Arrangement.Electric at =
-                    new Arrangement.Electric(
-                            built.electric().parts(),
-                            built.electric().sources(),
-                            reading.amps(),
-                            built.electric().celsius());
             double volts =
-                    BarDrop.of(layout, at.solve(layout)).stream()
+                    solved
+                            .computeIfAbsent(
+                                    reading.amps(),
+                                    amps -> drops(built, arrangement.layout(), amps))
+                            .stream()
                             .filter(drop -> drop.joint() == joint)
                             .mapToDouble(BarDrop::volts)
                             .max()
@@ -55,5 +55,15 @@ public final class BarLook {
             bars.add(new Bar(joint, reading, 1000 * volts));
         });
         return List.copyOf(bars);
+    }
+
+    private static List<BarDrop> drops(PackToBuild built, Layout layout, double amps) {
+        Arrangement.Electric at =
+                new Arrangement.Electric(
+                        built.electric().parts(),
+                        built.electric().sources(),
+                        amps,
+                        built.electric().celsius());
+        return BarDrop.of(layout, at.solve(layout));
     }
 }

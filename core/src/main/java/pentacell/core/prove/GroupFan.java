@@ -75,6 +75,23 @@ public record GroupFan(
         return new GroupFan(ampHours, volts, bands, expected);
     }
 
+    /// The same, expecting a part of the charge.
+    GroupFan times(double part) {
+        return new GroupFan(
+                ampHours,
+                volts,
+                expected.stream()
+                        .map(each ->
+                                new Band(
+                                        part * each.ampHours(),
+                                        each.lowestVolts(),
+                                        each.highestVolts()))
+                        .toList(),
+                expectedAmpHours.isPresent()
+                        ? OptionalDouble.of(part * expectedAmpHours.getAsDouble())
+                        : expectedAmpHours);
+    }
+
     private static List<List<CircuitCell>> cells(PackToBuild pack) {
         return pack.groups().stream()
                 .map(group ->

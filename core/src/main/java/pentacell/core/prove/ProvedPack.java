@@ -54,12 +54,20 @@ public record ProvedPack(
 
     /// A pack of a workshop; empty when it is not matched, or one of its cells is not known.
     public static Optional<ProvedPack> of(WorkshopState state, JudgedStock judged, String name) {
+        return of(state, judged, name, OptionalDouble.empty());
+    }
+
+    /// A pack of a workshop, expected to give a part of what its cells say.
+    ///
+    /// @param correction that part, above 0; empty for all of it
+    public static Optional<ProvedPack> of(
+            WorkshopState state, JudgedStock judged, String name, OptionalDouble correction) {
         return PackToBuild.of(state, judged, name, PackToBuild.Asked.NOTHING)
                 .map(built -> {
                     Proof said = Proofs.of(state).proof(name);
                     List<Tested> tests = new ArrayList<>();
                     for (Proof.Test each : said.tests().values())
-                        judged(each, built).ifPresent(tests::add);
+                        judged(each, built, correction).ifPresent(tests::add);
                     Optional<Arrangement> layout = built.laidOut();
                     return new ProvedPack(
                             built,
@@ -72,7 +80,8 @@ public record ProvedPack(
                 });
     }
 
-    private static Optional<Tested> judged(Proof.Test test, PackToBuild built) {
+    private static Optional<Tested> judged(
+            Proof.Test test, PackToBuild built, OptionalDouble correction) {
         GroupLog log = LogThinning.log(test.log());
         return judged(log, test.endVolts(), built.chemistry())
                 .map(judged ->
@@ -82,7 +91,8 @@ public record ProvedPack(
                                 test.endVolts(),
                                 log,
                                 judged,
-                                GroupFan.of(log, judged, test.endVolts(), Optional.of(built)),
+                                GroupFan.of(log, judged, test.endVolts(), Optional.of(built))
+                                        .times(correction.orElse(1)),
                                 Shortfall.of(judged, Optional.of(built))));
     }
 

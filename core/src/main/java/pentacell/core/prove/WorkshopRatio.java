@@ -33,6 +33,15 @@ public record WorkshopRatio(List<Each> packs, double mean, OptionalDouble deviat
                                         .flatMapToDouble(last -> last.againstExpected().stream())
                                         .mapToObj(ratio -> new Each(name, ratio)))
                         .toList();
+        return of(packs);
+    }
+
+    /// The same without a pack, which is to be expected by the others; empty when there are none.
+    public Optional<WorkshopRatio> without(String pack) {
+        return of(packs.stream().filter(each -> !each.pack().equals(pack)).toList());
+    }
+
+    private static Optional<WorkshopRatio> of(List<Each> packs) {
         if (packs.isEmpty()) return Optional.empty();
         DescriptiveStatistics ratios = new DescriptiveStatistics();
         packs.forEach(each -> ratios.addValue(each.ratio()));

@@ -25,6 +25,7 @@ import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Job;
 import pentacell.desktop.frame.PackInHand;
+import pentacell.desktop.frame.WhileWatched;
 
 /// What Build knows: the pack in hand as it is to be built, the layouts found for it, and the one
 /// that is looked at.
@@ -46,8 +47,7 @@ final class BuildModel {
     private Optional<SearchedFor> searchedFor = Optional.empty();
     private Job search = Job.none();
     private int turn;
-    private boolean isShown;
-    private boolean isStale = true;
+    private final WhileWatched work = new WhileWatched(this::workOut);
 
     /// What a search depends on.
     private record SearchedFor(LayoutWish wish, Arrangement.Electric electric) {}
@@ -63,9 +63,9 @@ final class BuildModel {
                     lookedAt = Optional.empty();
                     searchedFor = Optional.empty();
                     found.set(List.of());
-                    refresh();
+                    work.refresh();
                 });
-        desk.ledger().stateProperty().subscribe(state -> refresh());
+        desk.ledger().stateProperty().subscribe(state -> work.refresh());
     }
 
     PackInHand inHand() {
@@ -121,14 +121,7 @@ final class BuildModel {
 
     /// Says whether somebody looks: nothing is worked out while nobody does.
     void watched(boolean isWatched) {
-        boolean isBack = isWatched && !isShown;
-        isShown = isWatched;
-        if (isBack && isStale) workOut();
-    }
-
-    private void refresh() {
-        if (isShown) workOut();
-        else isStale = true;
+        work.watched(isWatched);
     }
 
     /// Asks for other layouts, or another current.
@@ -141,12 +134,11 @@ final class BuildModel {
             assembly()
                     .layout()
                     .ifPresent(layout -> choose(layout.with(wanted.takeOff()), "Move the leads"));
-        workOut();
+        work.now();
     }
 
     private void workOut() {
         int number = ++turn;
-        isStale = false;
         WorkshopState state = desk.ledger().state();
         JudgedStock judged = desk.ledger().judged();
         String name = pack.name();

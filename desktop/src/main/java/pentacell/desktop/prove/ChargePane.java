@@ -37,6 +37,11 @@ final class ChargePane extends VBox {
                     "charge-groups",
                     "Charge without balancing, then read every group, such as: full g3 4.18");
 
+    private Optional<Filled> filled = Optional.empty();
+
+    /// What the fields were filled from.
+    private record Filled(String pack, Optional<ChargeRun> seen) {}
+
     ChargePane(ProveModel model) {
         this.model = model;
         setId("charge-pane");
@@ -134,12 +139,7 @@ final class ChargePane extends VBox {
     private void show(Optional<ProveModel.Judged> judged) {
         table.getItems().setAll(end().map(ChargeEnd::toTake).orElse(List.of()));
         Optional<ChargeRun> seen = judged.flatMap(now -> now.pack().said().charge());
-        volts.show(seen.map(ChargeRun::volts).orElse(OptionalDouble.empty()));
-        endAmps.show(seen.map(ChargeRun::endAmps).orElse(OptionalDouble.empty()));
-        seen.ifPresent(each -> {
-            tripped.setSelected(each.supply() == ChargeRun.Supply.TRIPPED);
-            held.setSelected(each.supply() == ChargeRun.Supply.HELD);
-        });
+        fill(new Filled(model.inHand().name(), seen));
         charger.setText(judged.map(now -> charger(now.pack(), seen)).orElse(""));
         meaning.setText(
                 judged.isEmpty()
@@ -147,6 +147,18 @@ final class ChargePane extends VBox {
                         : end().map(ChargePane::meaning)
                                 .orElse(
                                         "Read the groups at the end of a charge with the balancer off: they should be within 20 mV."));
+    }
+
+    /// What is typed and not logged yet stays until something else is known of the charge.
+    private void fill(Filled now) {
+        if (filled.equals(Optional.of(now))) return;
+        filled = Optional.of(now);
+        volts.show(now.seen().map(ChargeRun::volts).orElse(OptionalDouble.empty()));
+        endAmps.show(now.seen().map(ChargeRun::endAmps).orElse(OptionalDouble.empty()));
+        boolean hasTripped =
+                now.seen().map(each -> each.supply() == ChargeRun.Supply.TRIPPED).orElse(false);
+        tripped.setSelected(hasTripped);
+        held.setSelected(!hasTripped);
     }
 
     private static String meaning(ChargeEnd end) {

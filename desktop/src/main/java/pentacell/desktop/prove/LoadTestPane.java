@@ -1,19 +1,20 @@
 package pentacell.desktop.prove;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.SwapAdvice;
-import pentacell.core.proof.PackLog;
-import pentacell.core.proof.ProofFact;
-import pentacell.core.prove.LogThinning;
 import pentacell.core.prove.ProvedPack.Tested;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
@@ -23,9 +24,7 @@ import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.NumberField;
 import pentacell.desktop.kit.OnlyWhenSaid;
 import pentacell.desktop.kit.PlainButton;
-import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
-import pentacell.workshop.exchange.GroupLogCsv;
 
 /// A load test of the whole pack: the fan of its groups, who ended it and why, what to swap.
 final class LoadTestPane extends VBox {
@@ -38,11 +37,16 @@ final class LoadTestPane extends VBox {
     private final ComboBox<String> tests = new ComboBox<>();
     private final FanPicture fan = new FanPicture();
     private final NumberField end;
+    private final TextField folder = new TextField();
+    private final CheckBox corrected = new CheckBox("As this workshop’s packs gave");
+    private final LoadLogs logs;
     private boolean isFilling;
 
-    LoadTestPane(ProveModel model, FileAsk files) {
+    LoadTestPane(ProveModel model, LoadLogs logs, FileAsk files) {
         this.model = model;
         this.files = files;
+        this.logs = logs;
+        logs.onSaid(message::setText);
         setId("load-test-pane");
         getStyleClass().add("plan-pane");
         meaning.setId("load-test-meaning");
@@ -68,6 +72,21 @@ final class LoadTestPane extends VBox {
                     if (name != null && !isFilling) model.look(name);
                 });
         VBox.setVgrow(fan, Priority.ALWAYS);
+        Label folderCaption = new Label("Watched folder");
+        folderCaption.setLabelFor(folder);
+        folderCaption.getStyleClass().add("caption");
+        folder.setId("load-test-folder");
+        folder.setPromptText("none");
+        folder.setPrefColumnCount(11);
+        folder.setText(logs.folder().map(Path::toString).orElse(""));
+        folder.setOnAction(enter -> watch());
+        folder.focusedProperty()
+                .subscribe(isFocused -> {
+                    if (!isFocused) watch();
+                });
+        folder.setTooltip(
+                new Tooltip(
+                        "A folder that a board or a bench load writes its logs into: each is taken in when it has stopped growing, and again when it has grown."));
         Label test = new Label("Test");
         test.getStyleClass().add("caption");
         getChildren()
@@ -79,11 +98,20 @@ final class LoadTestPane extends VBox {
                                 new VBox(test, tests),
                                 end,
                                 PlainButton.of("Import a log", "load-test-import", this::read),
+                                new VBox(folderCaption, folder),
+                                corrected,
                                 ControlRow.gap(),
                                 PlainButton.of("Swap at Match", "load-test-swap", this::atMatch)),
                         message,
                         fan);
         OnlyWhenSaid.of(remedy, before, message);
+        corrected.setId("load-test-corrected");
+        corrected.setMinWidth(USE_PREF_SIZE);
+        corrected.setSelected(model.isCorrected());
+        corrected.setTooltip(
+                new Tooltip(
+                        "Expects of this pack what the other packs of this workshop gave of what their cells let expect."));
+        corrected.setOnAction(pressed -> model.correct(corrected.isSelected()));
         model.judgedProperty().subscribe(this::fill);
         model.testProperty().subscribe(this::show);
     }
@@ -105,6 +133,12 @@ final class LoadTestPane extends VBox {
                                         now.pack().built().chemistry().endVolts(), 2))
                         .orElse("3.00"));
         isFilling = false;
+        boolean isKnown =
+                judged.flatMap(ProveModel.Judged::ratio)
+                        .map(ratio -> ratio.without(model.inHand().name()).isPresent())
+                        .orElse(false);
+        corrected.setVisible(isKnown);
+        corrected.setManaged(isKnown);
         show(model.testProperty().get());
     }
 
@@ -152,10 +186,19 @@ final class LoadTestPane extends VBox {
         now.againstExpected()
                 .ifPresent(share ->
                         said.add(
-                                "%s were expected: %s of it came."
+                                "%s were expected%s: %s of it came."
                                         .formatted(
                                                 Quantity.CHARGE.text(
                                                         now.fan().expectedAmpHours().orElse(0)),
+                                                judged.correction().isPresent()
+                                                        ? ", %s of what the cells say"
+                                                                .formatted(
+                                                                        Quantity.PERCENT.text(
+                                                                                100
+                                                                                        * judged.correction()
+                                                                                                .getAsDouble(),
+                                                                                0))
+                                                        : "",
                                                 Quantity.PERCENT.text(100 * share, 0))));
         judged.ratio()
                 .filter(ratio -> ratio.packs().size() > 1)
@@ -187,58 +230,20 @@ final class LoadTestPane extends VBox {
         return String.join(" ", said);
     }
 
-    private void read() {
-        Optional<ProveModel.Judged> judged = model.judgedProperty().get();
-        if (judged.isEmpty() || end.mark()) return;
-        int series = judged.get().pack().built().groups().size();
-        OptionalDouble typed = end.isBlank() ? OptionalDouble.empty() : end.typed();
-        double endVolts = typed.orElse(judged.get().pack().built().chemistry().endVolts());
-        files.which("Log of a load test", "Logs of groups", "*.csv")
-                .ifPresent(file -> {
-                    message.setText("Reading " + file.getFileName() + " …");
-                    model.desk()
-                            .work()
-                            .lane("load-test")
-                            .run(
-                                    () -> {
-                                        GroupLogCsv.Read read = GroupLogCsv.read(file);
-                                        return new ReadLog(read, read.log().map(LogThinning::kept));
-                                    },
-                                    read -> log(file, read, series, endVolts));
-                });
+    private void watch() {
+        String typed = folder.getText().strip();
+        if (typed.equals(logs.folder().map(Path::toString).orElse(""))) return;
+        if (!typed.isEmpty() && !Files.isDirectory(Path.of(typed))) {
+            message.setText(typed + " is no folder.");
+            return;
+        }
+        message.setText("");
+        logs.watch(typed);
     }
 
-    /// A log with what is kept of it.
-    private record ReadLog(GroupLogCsv.Read read, Optional<PackLog> kept) {}
-
-    private void log(Path file, ReadLog log, int series, double endVolts) {
-        GroupLogCsv.Read read = log.read();
-        String problem = read.problems().isEmpty() ? "" : read.problems().get(0).text();
-        if (log.kept().isEmpty()) {
-            message.setText(problem);
-            return;
-        }
-        if (log.kept().get().volts().size() != series) {
-            message.setText(
-                    "%s has %s, the pack has %d: is it another pack's?"
-                            .formatted(
-                                    file.getFileName(),
-                                    Count.of(log.kept().get().volts().size(), "group", "groups"),
-                                    series));
-            return;
-        }
-        message.setText(
-                problem.isEmpty()
-                        ? ""
-                        : "%s left out, the first: %s"
-                                .formatted(
-                                        Sentence.begin(Count.of(read.skipped(), "line", "lines")),
-                                        problem));
-        String name = String.valueOf(file.getFileName()).replaceFirst("\\.[^.]*$", "");
-        String pack = model.inHand().name();
-        model.look(name);
-        model.log(
-                "Load test of " + pack,
-                new ProofFact.LoadTested(pack, name, endVolts, log.kept().get()));
+    private void read() {
+        if (model.judgedProperty().get().isEmpty() || end.mark()) return;
+        logs.endsAt(end.isBlank() ? OptionalDouble.empty() : end.typed());
+        files.which("Log of a load test", "Logs of groups", "*.csv").ifPresent(logs::take);
     }
 }

@@ -2,6 +2,7 @@ package pentacell.desktop.prove;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import pentacell.core.build.SwapAdvice;
@@ -15,6 +16,7 @@ import pentacell.core.prove.WorkshopRatio;
 import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.PackInHand;
+import pentacell.desktop.frame.WhileWatched;
 
 /// What Prove knows: the pack in hand with all that was measured of it, judged away from the
 /// window's thread.
@@ -24,6 +26,8 @@ final class ProveModel {
 
     private static final int MOST_SWAPS = 6;
 
+    private static final String CORRECTED = "expect-as-packs-gave";
+
     private final Desk desk;
     private final PackInHand inHand;
     private final ReadOnlyObjectWrapper<Optional<Judged>> judged =
@@ -32,18 +36,20 @@ final class ProveModel {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private Optional<String> chosenTest = Optional.empty();
     private int turn;
-    private boolean isShown;
-    private boolean isStale = true;
+    private final WhileWatched work = new WhileWatched(this::workOut);
 
     /// A pack, judged.
     ///
     /// @param swaps for the group that its last whole test says to mend
     /// @param ratio of all packs of the workshop so far
+    /// @param correction what is expected of the pack as a part of what its cells say, when the
+    ///   other packs are to tell
     record Judged(
             ProvedPack pack,
             PackVerdict verdict,
             List<SwapAdvice> swaps,
-            Optional<WorkshopRatio> ratio) {
+            Optional<WorkshopRatio> ratio,
+            OptionalDouble correction) {
         Judged {
             swaps = List.copyOf(swaps);
         }
@@ -55,9 +61,9 @@ final class ProveModel {
         inHand.nameProperty()
                 .subscribe(name -> {
                     chosenTest = Optional.empty();
-                    refresh();
+                    work.refresh();
                 });
-        desk.ledger().stateProperty().subscribe(state -> refresh());
+        desk.ledger().stateProperty().subscribe(state -> work.refresh());
     }
 
     Desk desk() {
@@ -84,6 +90,17 @@ final class ProveModel {
         look();
     }
 
+    /// Whether it is expected what the other packs of the workshop gave.
+    boolean isCorrected() {
+        return desk.settings().get(CORRECTED).map(Boolean::parseBoolean).orElse(false);
+    }
+
+    /// Expects what the other packs of the workshop gave, or what cells say.
+    void correct(boolean isWanted) {
+        desk.settings().put(CORRECTED, String.valueOf(isWanted));
+        work.now();
+    }
+
     private void look() {
         List<Tested> tests = judged.get().map(now -> now.pack().tests()).orElse(List.of());
         test.set(
@@ -95,28 +112,19 @@ final class ProveModel {
 
     /// Says whether somebody looks: nothing is worked out while nobody does.
     void watched(boolean isWatched) {
-        boolean isBack = isWatched && !isShown;
-        isShown = isWatched;
-        if (isBack && isStale) workOut();
-    }
-
-    private void refresh() {
-        if (isShown) workOut();
-        else isStale = true;
+        work.watched(isWatched);
     }
 
     private void workOut() {
         int number = ++turn;
-        isStale = false;
         WorkshopState state = desk.ledger().state();
         JudgedStock stock = desk.ledger().judged();
         String name = inHand.name();
+        boolean isCorrected = isCorrected();
         desk.work()
                 .lane("prove")
                 .run(
-                        () ->
-                                ProvedPack.of(state, stock, name)
-                                        .map(pack -> judge(state, stock, pack)),
+                        () -> judge(state, stock, name, isCorrected),
                         done -> {
                             if (number != turn) return;
                             judged.set(done);
@@ -124,21 +132,36 @@ final class ProveModel {
                         });
     }
 
-    private static Judged judge(WorkshopState state, JudgedStock stock, ProvedPack pack) {
-        return new Judged(
-                pack,
-                PackVerdict.of(pack),
-                pack.lastWhole()
-                        .flatMap(Tested::shortfall)
-                        .map(shortfall ->
-                                SwapAdvice.of(
-                                        state,
-                                        stock,
-                                        pack.built().pack().name(),
-                                        shortfall.group(),
-                                        swaps(shortfall)))
-                        .orElse(List.of()),
-                WorkshopRatio.of(state, stock));
+    private static Optional<Judged> judge(
+            WorkshopState state, JudgedStock stock, String name, boolean isCorrected) {
+        Optional<WorkshopRatio> ratio = WorkshopRatio.of(state, stock);
+        OptionalDouble correction =
+                isCorrected
+                        ? ratio.flatMap(all -> all.without(name))
+                                .map(others -> OptionalDouble.of(others.mean()))
+                                .orElse(OptionalDouble.empty())
+                        : OptionalDouble.empty();
+        return ProvedPack.of(state, stock, name, correction)
+                .map(pack ->
+                        new Judged(
+                                pack,
+                                PackVerdict.of(pack),
+                                swaps(state, stock, pack),
+                                ratio,
+                                correction));
+    }
+
+    private static List<SwapAdvice> swaps(WorkshopState state, JudgedStock stock, ProvedPack pack) {
+        return pack.lastWhole()
+                .flatMap(Tested::shortfall)
+                .map(shortfall ->
+                        SwapAdvice.of(
+                                state,
+                                stock,
+                                pack.built().pack().name(),
+                                shortfall.group(),
+                                swaps(shortfall)))
+                .orElse(List.of());
     }
 
     private static int swaps(Shortfall shortfall) {

@@ -37,7 +37,8 @@ public final class ProveStation implements Station {
     public ProveStation(Desk desk, FileAsk files) {
         this.desk = desk;
         model = new ProveModel(desk);
-        view = new Lazy<>(() -> new ProveView(desk, files, model));
+        LoadLogs logs = new LoadLogs(model);
+        view = new Lazy<>(() -> new ProveView(desk, files, model, logs));
     }
 
     @Override

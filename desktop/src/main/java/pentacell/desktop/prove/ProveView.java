@@ -4,24 +4,18 @@ import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 import pentacell.core.prove.ProvedPack.Tested;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.PackChoice;
 import pentacell.desktop.frame.QuickBar;
-import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FigureRow;
-import pentacell.desktop.kit.PaneTabs;
+import pentacell.desktop.kit.StationPanes;
 
 /// What Prove shows: the pack in hand with its figures, and a pane for each question.
 final class ProveView {
-    private final BorderPane view = new BorderPane();
-    private final VBox centre = new VBox();
-    private final PaneTabs tabs = new PaneTabs(this::show);
+    private final StationPanes panes;
     private final FigureRow figures = new FigureRow();
     private final Label arrangement = figures.loudest("prove-arrangement", "Pack");
     private final Label ampHours = figures.figure("prove-amp-hours", "Gave / Ah");
@@ -32,23 +26,17 @@ final class ProveView {
     private final ComboBox<String> pack;
     private final QuickBar quick;
 
-    ProveView(Desk desk, FileAsk files, ProveModel model) {
+    ProveView(Desk desk, FileAsk files, ProveModel model, LoadLogs logs) {
         pack = PackChoice.of("prove-pack", desk, model.inHand());
         quick = new QuickBar(desk, new ProveQuick(model), "A reading of the pack");
-        tabs.add(ProveStation.LOAD_TEST, () -> new LoadTestPane(model, files))
+        panes = new StationPanes("prove-station", figures.node(), pack);
+        panes.add(ProveStation.LOAD_TEST, () -> new LoadTestPane(model, logs, files))
                 .add(ProveStation.GROUPS, () -> new GroupsPane(model))
                 .add(ProveStation.HEAT, () -> new HeatPane(model))
                 .add(ProveStation.CHARGE, () -> new ChargePane(model))
                 .add(ProveStation.SYSTEM, () -> new SystemPane(model))
                 .add(ProveStation.VERDICT, () -> new VerdictPane(model));
-        view.setId("prove-station");
-        view.getStyleClass().add("station");
-        ControlRow views = ControlRow.of(tabs.row(), ControlRow.gap(), pack);
-        views.getStyleClass().add("views");
-        centre.getStyleClass().add("station-centre");
-        VBox.setVgrow(centre, Priority.ALWAYS);
-        view.setCenter(new VBox(figures.node(), views, centre));
-        view.sceneProperty().subscribe(scene -> model.watched(scene != null));
+        panes.node().sceneProperty().subscribe(scene -> model.watched(scene != null));
         model.judgedProperty().subscribe(this::figures);
         show(ProveStation.LOAD_TEST);
     }
@@ -77,7 +65,7 @@ final class ProveView {
     }
 
     Node node() {
-        return view;
+        return panes.node();
     }
 
     QuickBar quickLine() {
@@ -89,8 +77,6 @@ final class ProveView {
     }
 
     void show(String name) {
-        Node pane = tabs.show(name);
-        VBox.setVgrow(pane, Priority.ALWAYS);
-        centre.getChildren().setAll(pane);
+        panes.show(name);
     }
 }

@@ -41,6 +41,11 @@ final class SystemPane extends VBox {
     private final Button handOver =
             PlainButton.of("Hand the trip to the plan", "system-to-plan", this::toPlan);
 
+    private Optional<Filled> filled = Optional.empty();
+
+    /// What the fields were filled from.
+    private record Filled(String pack, Optional<EnergyRun> seen, Optional<DeviceTrip> let) {}
+
     SystemPane(ProveModel model) {
         this.model = model;
         setId("system-pane");
@@ -145,14 +150,8 @@ final class SystemPane extends VBox {
 
     private void show(Optional<ProveModel.Judged> judged) {
         Optional<EnergyRun> seen = judged.flatMap(now -> now.pack().said().system());
-        ofPack.show(seen.map(EnergyRun::wattHoursOfPack).orElse(OptionalDouble.empty()));
-        out.show(seen.map(EnergyRun::wattHoursOut).orElse(OptionalDouble.empty()));
-        back.show(seen.map(EnergyRun::wattHoursBack).orElse(OptionalDouble.empty()));
-        kilometres.show(seen.map(EnergyRun::kilometres).orElse(OptionalDouble.empty()));
         Optional<DeviceTrip> let = judged.flatMap(now -> now.pack().said().trip());
-        tripVolts.show(
-                let.map(each -> OptionalDouble.of(each.volts())).orElse(OptionalDouble.empty()));
-        springVolts.show(let.map(DeviceTrip::springBackVolts).orElse(OptionalDouble.empty()));
+        fill(new Filled(model.inHand().name(), seen, let));
         handOver.setDisable(needToChange().isEmpty());
         Optional<SystemRun> run = seen.map(SystemRun::of);
         meaning.setText(
@@ -163,6 +162,21 @@ final class SystemPane extends VBox {
                                         "Read the energy meters over a whole run: what the pack gave, what arrived, what the charger put back."));
         parts.setText(run.map(SystemPane::parts).orElse(""));
         trip.setText(judged.map(now -> trip(now.pack())).orElse(""));
+    }
+
+    /// What is typed and not logged yet stays until something else is known.
+    private void fill(Filled now) {
+        if (filled.equals(Optional.of(now))) return;
+        filled = Optional.of(now);
+        ofPack.show(now.seen().map(EnergyRun::wattHoursOfPack).orElse(OptionalDouble.empty()));
+        out.show(now.seen().map(EnergyRun::wattHoursOut).orElse(OptionalDouble.empty()));
+        back.show(now.seen().map(EnergyRun::wattHoursBack).orElse(OptionalDouble.empty()));
+        kilometres.show(now.seen().map(EnergyRun::kilometres).orElse(OptionalDouble.empty()));
+        tripVolts.show(
+                now.let()
+                        .map(each -> OptionalDouble.of(each.volts()))
+                        .orElse(OptionalDouble.empty()));
+        springVolts.show(now.let().map(DeviceTrip::springBackVolts).orElse(OptionalDouble.empty()));
     }
 
     private static String meaning(SystemRun run) {

@@ -4,17 +4,13 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
-import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
-import javafx.util.Duration;
 import pentacell.core.cell.CellId;
 import pentacell.core.imports.ImportedFiles;
 import pentacell.core.measure.RunResults;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
-import pentacell.instruments.bench.FolderWatch;
+import pentacell.desktop.frame.WatchedFolder;
 import pentacell.instruments.bench.LogImport;
 import pentacell.workshop.exchange.RunLog;
 import pentacell.workshop.exchange.RunLogCsv;
@@ -22,46 +18,30 @@ import pentacell.workshop.exchange.RunLogCsv;
 /// Takes log files in: one that is chosen, or all that come into a watched folder. A file that is
 /// named after a cell is that cell's; of any other the quick line asks once whose it is.
 final class LogIntake {
-    private static final double LOOK_SECONDS = 2;
-
     private final Desk desk;
     private final TestModel model;
     private final Deque<RunLog> unnamed = new ArrayDeque<>();
-    private final FolderWatch seen = new FolderWatch();
-    private final Timeline watch;
+    private final WatchedFolder watched;
 
     LogIntake(Desk desk, TestModel model) {
         this.desk = desk;
         this.model = model;
-        watch = new Timeline(new KeyFrame(Duration.seconds(LOOK_SECONDS), tick -> look()));
-        watch.setCycleCount(Animation.INDEFINITE);
-        if (folder().isPresent()) watch.play();
+        watched =
+                new WatchedFolder(
+                        desk,
+                        "watched-folder",
+                        () -> model.bench().keeper().isPresent(),
+                        this::take);
     }
 
     /// The folder that is watched.
     Optional<Path> folder() {
-        return desk.settings().get("watched-folder").filter(path -> !path.isBlank()).map(Path::of);
+        return watched.folder();
     }
 
     /// Watches a folder from now on; an empty text watches none.
     void watch(String path) {
-        desk.settings().put("watched-folder", path.strip());
-        seen.clear();
-        if (folder().isPresent()) {
-            watch.play();
-            look();
-        } else watch.stop();
-    }
-
-    private void look() {
-        Optional<Path> folder = folder();
-        boolean isOpen = model.bench().keeper().isPresent();
-        if (folder.isEmpty() || !isOpen) return;
-        desk.work()
-                .lane("files")
-                .run(
-                        () -> FolderWatch.files(folder.get()),
-                        files -> seen.look(files).forEach(this::take));
+        watched.watch(path);
     }
 
     /// Takes a file in, or asks whose it is.

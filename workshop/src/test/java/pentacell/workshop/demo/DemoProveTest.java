@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import pentacell.core.assembly.Spot;
@@ -82,5 +83,33 @@ final class DemoProveTest {
         assertEquals(1, ratio.packs().size());
         assertEquals(0.95, ratio.mean(), 0.02);
         assertTrue(ratio.deviation().isEmpty());
+    }
+
+    @Test
+    void theWorkshopMayExpectWhatItsOtherPacksGave() {
+        WorkshopRatio ratio =
+                new WorkshopRatio(
+                        List.of(
+                                new WorkshopRatio.Each("A", 0.94),
+                                new WorkshopRatio.Each("B", 0.96),
+                                new WorkshopRatio.Each(TarnHollow.LONG_NIGHT, 0.5)),
+                        0.8,
+                        OptionalDouble.empty());
+        WorkshopRatio others = ratio.without(TarnHollow.LONG_NIGHT).orElseThrow();
+        assertEquals(0.95, others.mean(), 1e-12);
+        assertEquals(Math.sqrt(2) / 100, others.deviation().orElseThrow(), 1e-12);
+        assertTrue(others.without("A").orElseThrow().without("B").isEmpty());
+        ProvedPack corrected =
+                ProvedPack.of(
+                                state,
+                                judged,
+                                TarnHollow.LONG_NIGHT,
+                                OptionalDouble.of(others.mean()))
+                        .orElseThrow();
+        double plain = pack.lastWhole().orElseThrow().againstExpected().orElseThrow();
+        assertEquals(
+                plain / 0.95,
+                corrected.lastWhole().orElseThrow().againstExpected().orElseThrow(),
+                1e-12);
     }
 }
