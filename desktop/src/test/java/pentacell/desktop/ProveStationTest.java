@@ -146,7 +146,7 @@ final class ProveStationTest {
                     () ->
                             Proofs.of(bench.state())
                                     .proof(TarnHollow.LONG_NIGHT)
-                                    .felt()
+                                    .underLoad()
                                     .bars()
                                     .values()
                                     .stream()

@@ -41,7 +41,7 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill, int layers)
             // a longer band behind a shorter one begins before the first column
             if (laid.least() < 0 && !wish.keptFree().isEmpty())
                 laid = lay(wish, -laid.least(), Integer.MAX_VALUE);
-            return laid.inGrid(wish, this, Math.min(0, laid.least()), laid.most() + 1);
+            return Optional.of(laid.inGrid(wish, this, Math.min(0, laid.least()), laid.most() + 1));
         }
         int widest =
                 wish.groupSizes().stream().mapToInt(size -> ceil(size, height)).max().orElse(1);
@@ -51,7 +51,7 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill, int layers)
                 columns++) {
             Laid laid = lay(wish, 0, columns);
             if (laid.least() >= 0 && laid.most() < columns * layers && !laid.isSplit(columns))
-                return laid.inGrid(wish, this, 0, columns * layers);
+                return Optional.of(laid.inGrid(wish, this, 0, columns * layers));
         }
         return Optional.empty();
     }
@@ -82,12 +82,12 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill, int layers)
                     cans = strip(size, new Cursor(column, 0), band, step, free);
                 }
                 groups.add(cans);
-                Cursor last = cans.get(cans.size() - 1);
+                Cursor last = cans.getLast();
                 row = fill == Fill.WHOLE ? 0 : (last.row() + 1) % height;
                 column = last.column() + (row == 0 ? step : 0);
             }
             // the next band comes back from where this one ended
-            column = groups.get(groups.size() - 1).get(sizes.get(groups.size() - 1) - 1).column();
+            column = groups.getLast().getLast().column();
         }
         return new Laid(groups);
     }
@@ -143,7 +143,7 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill, int layers)
             return groups.stream().anyMatch(cans -> isFolded(cans, fold));
         }
 
-        Optional<Layout> inGrid(LayoutWish wish, Bands way, int first, int end) {
+        Layout inGrid(LayoutWish wish, Bands way, int first, int end) {
             Grid grid =
                     new Grid(
                                     way.pattern,
@@ -152,19 +152,15 @@ record Bands(Grid.Pattern pattern, int height, int bands, Fill fill, int layers)
                                     way.height * way.bands)
                             .folded(way.layers)
                             .keeping(wish.keptFree());
-            return Optional.of(
-                    new Layout(
-                            grid,
-                            groups.stream()
-                                    .map(cans ->
-                                            cans.stream()
-                                                    .map(can ->
-                                                            new Spot(
-                                                                    can.column() - first,
-                                                                    can.row()))
-                                                    .toList())
-                                    .toList(),
-                            wish.takeOff()));
+            return new Layout(
+                    grid,
+                    groups.stream()
+                            .map(cans ->
+                                    cans.stream()
+                                            .map(can -> new Spot(can.column() - first, can.row()))
+                                            .toList())
+                            .toList(),
+                    wish.takeOff());
         }
     }
 

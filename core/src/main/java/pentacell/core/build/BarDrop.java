@@ -4,6 +4,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.Deque;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,9 +28,14 @@ public record BarDrop(int group, Face face, Spot from, Spot to, double volts) {
     /// Of every group on both faces, the largest first.
     public static List<BarDrop> of(Layout layout, PackCurrents currents) {
         List<BarDrop> drops = new ArrayList<>();
+        Map<Face, Map<Spot, List<Flowing>>> strips = new EnumMap<>(Face.class);
+        for (Face face : Face.values()) strips.put(face, strips(face, currents));
         for (int group = 0; group < layout.places().size(); group++)
             for (Face face : Face.values()) {
-                Map<Spot, Double> volts = voltsAt(layout.places().get(group), face, currents);
+                Map<Spot, Double> volts =
+                        voltsAt(
+                                layout.places().get(group).get(0),
+                                strips.getOrDefault(face, Map.of()));
                 Comparator<Spot> byVolts =
                         Comparator.comparingDouble((Spot spot) -> volts.getOrDefault(spot, 0.0));
                 // equal ones in the order of rows, so that the same pack says the same
@@ -47,8 +53,8 @@ public record BarDrop(int group, Face face, Spot from, Spot to, double volts) {
         return List.copyOf(drops);
     }
 
-    /// The voltage at each end of a group's cans against its first, strip by strip.
-    private static Map<Spot, Double> voltsAt(List<Spot> group, Face face, PackCurrents currents) {
+    /// The strips within groups on a face, by the cans they lie on.
+    private static Map<Spot, List<Flowing>> strips(Face face, PackCurrents currents) {
         Map<Spot, List<Flowing>> at = new HashMap<>();
         for (Flowing each : currents.links()) {
             Link link = each.link();
@@ -56,9 +62,14 @@ public record BarDrop(int group, Face face, Spot from, Spot to, double volts) {
             at.computeIfAbsent(link.from(), spot -> new ArrayList<>()).add(each);
             at.computeIfAbsent(link.to(), spot -> new ArrayList<>()).add(each);
         }
+        return at;
+    }
+
+    /// The voltage at the cans of a group against its first, strip by strip.
+    private static Map<Spot, Double> voltsAt(Spot first, Map<Spot, List<Flowing>> at) {
         Map<Spot, Double> volts = new HashMap<>();
-        volts.put(group.get(0), 0.0);
-        Deque<Spot> open = new ArrayDeque<>(List.of(group.get(0)));
+        volts.put(first, 0.0);
+        Deque<Spot> open = new ArrayDeque<>(List.of(first));
         while (!open.isEmpty()) {
             Spot spot = open.pop();
             double here = volts.getOrDefault(spot, 0.0);

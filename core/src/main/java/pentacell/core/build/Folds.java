@@ -20,6 +20,7 @@ public final class Folds {
     /// they are long.
     public static Folds of(Layout layout) {
         Folds top = new Folds(layout, Face.TOP);
+        if (top.layers() == 1) return top;
         Folds bottom = new Folds(layout, Face.BOTTOM);
         return top.outside() <= bottom.outside() ? top : bottom;
     }

@@ -219,15 +219,14 @@ public final class LayoutCheck {
         String apart =
                 folds.mostApart() == 0
                         ? ""
-                        : " with the voltage of up to %s between them"
+                        : ", with the voltage of up to %s between them"
                                 .formatted(Count.of(folds.mostApart(), "group", "groups"));
         remarks.add(
                 new LayoutRemark(
                         LayoutRemark.Kind.CAUTION,
                         List.of(),
-                        "%d layers lie on each other, %s faces first,%s: a sheet of insulation goes in every fold"
-                                .formatted(layers, folds.inside(0).words(), apart)
-                                .replace(",:", ":")));
+                        "%d layers lie on each other, %s faces first%s: a sheet of insulation goes in every fold"
+                                .formatted(layers, folds.inside(0).words(), apart)));
     }
 
     /// Pairs of cans side by side whose faces lie three groups' voltage or more apart.

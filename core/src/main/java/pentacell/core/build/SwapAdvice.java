@@ -52,18 +52,18 @@ public record SwapAdvice(
         taken.removeAll(pack.spares());
         List<Candidate> own = new ArrayList<>(groups.get(group));
         own.sort(MOST_DOUBTED_FIRST);
+        double before = own.stream().mapToDouble(Candidate::milliampHours).sum() / 1000;
+        Predicate<Candidate> isFree = cell -> !taken.contains(cell.id());
+        Predicate<Candidate> isSpare = cell -> pack.spares().contains(cell.id());
         List<SwapAdvice> advice = new ArrayList<>();
         for (Candidate leaving : own) {
             if (advice.size() == most) break;
-            Predicate<Candidate> isFree = cell -> !taken.contains(cell.id());
-            Predicate<Candidate> isSpare = cell -> pack.spares().contains(cell.id());
             Optional<MatchReplacement> best =
                     best(groups, leaving, stock, isFree.and(isSpare), pack)
                             .or(() -> best(groups, leaving, stock, isFree, pack));
             if (best.isEmpty()) continue;
             Candidate coming = best.get().cell();
             taken.add(coming.id());
-            double before = own.stream().mapToDouble(Candidate::milliampHours).sum() / 1000;
             advice.add(
                     new SwapAdvice(
                             leaving.id(),

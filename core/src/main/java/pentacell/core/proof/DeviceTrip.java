@@ -2,7 +2,7 @@ package pentacell.core.proof;
 
 import java.util.OptionalDouble;
 
-/// Where a device let go of a pack.
+/// Where a device on a pack tripped.
 ///
 /// @param volts of the pack under load, in V
 /// @param springBackVolts what it sprang back to without load, in V

@@ -19,8 +19,8 @@ import pentacell.core.state.InOrder;
 /// @param full what each group read last at the end of a charge, by group from 0
 /// @param charge how a charge ended last
 /// @param system what went through the system last
-/// @param trip where the device let go last
-/// @param felt what was found along it under load
+/// @param trip where the device tripped last
+/// @param underLoad what was read along it under load
 public record Proof(
         String pack,
         Map<String, Test> tests,
@@ -29,7 +29,7 @@ public record Proof(
         Optional<ChargeRun> charge,
         Optional<EnergyRun> system,
         Optional<DeviceTrip> trip,
-        Felt felt) {
+        LoadReadings underLoad) {
     public Proof {
         tests = InOrder.of(tests);
         alone = Collections.unmodifiableSortedMap(new TreeMap<>(alone));
@@ -51,7 +51,7 @@ public record Proof(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
-                Felt.NOTHING);
+                LoadReadings.NOTHING);
     }
 
     Proof plus(Instant at, ProofFact fact) {
@@ -62,12 +62,12 @@ public record Proof(
             case ProofFact.GroupTested group -> {
                 SortedMap<Integer, AloneRun> after = new TreeMap<>(alone);
                 after.put(group.group(), group.run());
-                yield new Proof(pack, tests, after, full, charge, system, trip, felt);
+                yield new Proof(pack, tests, after, full, charge, system, trip, underLoad);
             }
             case ProofFact.FullRead read -> {
                 SortedMap<Integer, Double> after = new TreeMap<>(full);
                 after.put(read.group(), read.volts());
-                yield new Proof(pack, tests, alone, after, charge, system, trip, felt);
+                yield new Proof(pack, tests, alone, after, charge, system, trip, underLoad);
             }
             case ProofFact.ChargeSeen seen ->
                     new Proof(
@@ -78,10 +78,17 @@ public record Proof(
                             Optional.of(seen.charge()),
                             system,
                             trip,
-                            felt);
+                            underLoad);
             case ProofFact.SystemSeen seen ->
                     new Proof(
-                            pack, tests, alone, full, charge, Optional.of(seen.run()), trip, felt);
+                            pack,
+                            tests,
+                            alone,
+                            full,
+                            charge,
+                            Optional.of(seen.run()),
+                            trip,
+                            underLoad);
             case ProofFact.TripSeen seen ->
                     new Proof(
                             pack,
@@ -91,22 +98,22 @@ public record Proof(
                             charge,
                             system,
                             Optional.of(seen.trip()),
-                            felt);
-            case ProofFact.WarmRead read -> with(felt.with(read.spot(), read.celsius()));
+                            underLoad);
+            case ProofFact.WarmRead read -> with(underLoad.with(read.spot(), read.celsius()));
             case ProofFact.AmbientRead read ->
-                    with(felt.with(new Ambient(read.celsius(), read.note())));
-            case ProofFact.BarRead read -> with(felt.with(read.joint(), read.reading()));
+                    with(underLoad.with(new Ambient(read.celsius(), read.note())));
+            case ProofFact.BarRead read -> with(underLoad.with(read.joint(), read.reading()));
         };
     }
 
-    private Proof with(Felt other) {
+    private Proof with(LoadReadings other) {
         return new Proof(pack, tests, alone, full, charge, system, trip, other);
     }
 
     private Proof with(Test test) {
         Map<String, Test> after = new LinkedHashMap<>(tests);
         after.put(test.name(), test);
-        return new Proof(pack, after, alone, full, charge, system, trip, felt);
+        return new Proof(pack, after, alone, full, charge, system, trip, underLoad);
     }
 
     /// A test by hand with a reading more; one that comes at the same moment, or has another number

@@ -49,10 +49,10 @@ public sealed interface ProofFact extends Fact {
     /// The energy meters were read over a run.
     record SystemSeen(String pack, EnergyRun run) implements ProofFact {}
 
-    /// The device let go.
+    /// The device tripped.
     record TripSeen(String pack, DeviceTrip trip) implements ProofFact {}
 
-    /// A place of the layout was felt or seen warm under load, in °C.
+    /// The temperature of a place of the layout under load, in °C.
     record WarmRead(String pack, Spot spot, double celsius) implements ProofFact {
         public WarmRead {
             Limit.TEMPERATURE.checked(celsius);

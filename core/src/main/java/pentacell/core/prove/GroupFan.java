@@ -44,11 +44,8 @@ public record GroupFan(
         for (int g = 0; g < log.series(); g++) volts.add(new ArrayList<>());
         double given = 0;
         for (int i = 0; i < log.size(); i++) {
-            if (i > 0) {
-                double hours = (log.seconds().get(i) - log.seconds().get(i - 1)) / 3600;
-                given += hours * (log.amps().get(i) + log.amps().get(i - 1)) / 2;
-            }
-            if (!(log.amps().get(i) > 0.1 * test.meanAmps())) continue;
+            given += log.drawnAmpHours(i);
+            if (!(log.amps().get(i) > ProveLoad.LOADED_SHARE * test.meanAmps())) continue;
             ampHours.add(given);
             for (int g = 0; g < volts.size(); g++) volts.get(g).add(log.volts().get(g).get(i));
         }

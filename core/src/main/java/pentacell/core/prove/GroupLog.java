@@ -49,6 +49,13 @@ public record GroupLog(Column seconds, Column amps, List<Column> volts) {
         return sum;
     }
 
+    /// The charge drawn from the moment before to this one, in Ah; 0 for the first.
+    public double drawnAmpHours(int moment) {
+        if (moment == 0) return 0;
+        double hours = (seconds.get(moment) - seconds.get(moment - 1)) / 3600;
+        return hours * (amps.get(moment) + amps.get(moment - 1)) / 2;
+    }
+
     /// The lowest group at a moment, from 0.
     public int lowestGroup(int moment) {
         int lowest = 0;

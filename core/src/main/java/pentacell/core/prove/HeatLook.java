@@ -12,7 +12,7 @@ import pentacell.core.build.Arrangement;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.CellId;
-import pentacell.core.proof.Felt;
+import pentacell.core.proof.LoadReadings;
 import pentacell.core.unit.Middle;
 
 /// Which places of a loaded pack are warmer than their heat explains.
@@ -51,16 +51,17 @@ public final class HeatLook {
     }
 
     /// Judges the places that were read and where a can stands, the oddest first.
-    public static List<Warm> of(PackToBuild built, Arrangement arrangement, Felt felt) {
+    public static List<Warm> of(
+            PackToBuild built, Arrangement arrangement, LoadReadings underLoad) {
         Map<Spot, Double> watts = watts(built, arrangement);
         CansByPlace placed = arrangement.layout().cansByPlace();
         List<Map.Entry<Spot, Double>> read =
-                felt.warm().entrySet().stream()
+                underLoad.warm().entrySet().stream()
                         .filter(each -> placed.at(each.getKey()).isPresent())
                         .toList();
         if (read.isEmpty()) return List.of();
         double middle = Middle.of(read.stream().mapToDouble(Map.Entry::getValue).toArray());
-        OptionalDouble perWatt = perWatt(read, watts, felt);
+        OptionalDouble perWatt = perWatt(read, watts, underLoad);
         List<Warm> places = new ArrayList<>();
         for (Map.Entry<Spot, Double> each : read) {
             CansByPlace.PlacedCan can = placed.at(each.getKey()).orElseThrow();
@@ -73,7 +74,7 @@ public final class HeatLook {
                             own,
                             each.getValue(),
                             perWatt.isPresent()
-                                    ? felt.ambient().orElseThrow().celsius()
+                                    ? underLoad.ambient().orElseThrow().celsius()
                                             + perWatt.getAsDouble() * own
                                     : middle));
         }
@@ -84,9 +85,9 @@ public final class HeatLook {
     /// What the usual place is over its surroundings for each watt, in K; empty when these were not
     /// read, or nothing flows.
     private static OptionalDouble perWatt(
-            List<Map.Entry<Spot, Double>> read, Map<Spot, Double> watts, Felt felt) {
-        if (felt.ambient().isEmpty()) return OptionalDouble.empty();
-        double ambient = felt.ambient().get().celsius();
+            List<Map.Entry<Spot, Double>> read, Map<Spot, Double> watts, LoadReadings underLoad) {
+        if (underLoad.ambient().isEmpty()) return OptionalDouble.empty();
+        double ambient = underLoad.ambient().get().celsius();
         double[] each =
                 read.stream()
                         .filter(place -> watts.getOrDefault(place.getKey(), 0.0) > 0)

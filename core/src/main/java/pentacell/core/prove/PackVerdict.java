@@ -70,7 +70,7 @@ public record PackVerdict(Level level, List<Seen> checks) {
             groups(tested, checks);
             rest(tested, checks);
         });
-        felt(pack, checks);
+        underLoad(pack, checks);
         full(pack, checks);
         charge(pack, checks);
         Level worst = Level.FIT;
@@ -159,7 +159,7 @@ public record PackVerdict(Level level, List<Seen> checks) {
                                         Quantity.MILLIVOLTS.text(REST_MILLIVOLTS))));
     }
 
-    private static void felt(ProvedPack pack, List<Seen> checks) {
+    private static void underLoad(ProvedPack pack, List<Seen> checks) {
         pack.warm().stream()
                 .findFirst()
                 .ifPresent(warmest ->

@@ -23,7 +23,7 @@ import pentacell.core.unit.Middle;
 /// little.
 public final class ProveLoad {
     /// A moment is loaded above this part of the highest current.
-    private static final double LOADED_SHARE = 0.1;
+    static final double LOADED_SHARE = 0.1;
 
     /// A step of the current counts above this part of the highest.
     private static final double STEP_SHARE = 0.2;
@@ -147,11 +147,8 @@ public final class ProveLoad {
     /// What was given since the begin at every moment, in Ah.
     private double[] given() {
         double[] given = new double[end - begin + 1];
-        for (int i = begin + 1; i <= end; i++) {
-            double hours = (log.seconds().get(i) - log.seconds().get(i - 1)) / 3600;
-            given[i - begin] =
-                    given[i - begin - 1] + hours * (log.amps().get(i) + log.amps().get(i - 1)) / 2;
-        }
+        for (int i = begin + 1; i <= end; i++)
+            given[i - begin] = given[i - begin - 1] + log.drawnAmpHours(i);
         return given;
     }
 

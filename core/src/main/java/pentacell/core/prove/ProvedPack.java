@@ -1,7 +1,6 @@
 package pentacell.core.prove;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -18,12 +17,14 @@ import pentacell.core.state.WorkshopState;
 /// @param built the pack with its cells, plan and assembly
 /// @param said what was measured
 /// @param tests its load tests, oldest first; those that say nothing are left out
+/// @param layout it was taken in, solved; empty before one was
 /// @param warm places that were read under load, the oddest first; none before a layout is taken
 /// @param bars drops that were read along bars
 public record ProvedPack(
         PackToBuild built,
         Proof said,
         List<Tested> tests,
+        Optional<Arrangement> layout,
         List<HeatLook.Warm> warm,
         List<BarLook.Bar> bars) {
     public ProvedPack {
@@ -65,19 +66,24 @@ public record ProvedPack(
         return PackToBuild.of(state, judged, name, PackToBuild.Asked.NOTHING)
                 .map(built -> {
                     Proof said = Proofs.of(state).proof(name);
-                    List<Tested> tests = new ArrayList<>();
-                    for (Proof.Test each : said.tests().values())
-                        judged(each, built, correction).ifPresent(tests::add);
                     Optional<Arrangement> layout = built.laidOut();
                     return new ProvedPack(
                             built,
                             said,
-                            tests,
-                            layout.map(now -> HeatLook.of(built, now, said.felt()))
+                            tests(said, built, correction),
+                            layout,
+                            layout.map(now -> HeatLook.of(built, now, said.underLoad()))
                                     .orElse(List.of()),
-                            layout.map(now -> BarLook.of(built, now, said.felt().bars()))
+                            layout.map(now -> BarLook.of(built, now, said.underLoad().bars()))
                                     .orElse(List.of()));
                 });
+    }
+
+    /// The load tests of a pack alone.
+    static List<Tested> tests(Proof said, PackToBuild built, OptionalDouble correction) {
+        return said.tests().values().stream()
+                .flatMap(each -> judged(each, built, correction).stream())
+                .toList();
     }
 
     private static Optional<Tested> judged(
@@ -128,8 +134,10 @@ public record ProvedPack(
 
     /// The last test that reached its end.
     public Optional<Tested> lastWhole() {
-        for (int i = tests.size() - 1; i >= 0; i--)
-            if (tests.get(i).test().reachedEnd()) return Optional.of(tests.get(i));
-        return Optional.empty();
+        return lastWhole(tests);
+    }
+
+    static Optional<Tested> lastWhole(List<Tested> tests) {
+        return tests.stream().filter(each -> each.test().reachedEnd()).reduce((one, next) -> next);
     }
 }

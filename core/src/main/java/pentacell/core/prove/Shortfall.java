@@ -12,7 +12,7 @@ import pentacell.core.build.PackToBuild;
 ///
 /// @param group from 0
 /// @param missingAmpHours what it lacks against the best group, in Ah
-/// @param cells how many cells' worth of charge that is, by the mean cell of the pack; empty when
+/// @param cells how many cells' worth of charge that is, by the mean cell of the group; empty when
 ///   its cells are not known
 /// @param lostAmpHours what the pack gives less for it than until the next group ends it, in Ah
 /// @param lostWattHours the same in Wh, at the mean voltage of the test
@@ -44,16 +44,7 @@ public record Shortfall(
         double meanVolts = test.ampHours() > 0 ? test.wattHours() / test.ampHours() : 0;
         OptionalDouble cells =
                 built.filter(pack -> pack.groups().size() == groups.size())
-                        .map(pack ->
-                                OptionalDouble.of(
-                                        missing
-                                                / (pack.groups().get(group).stream()
-                                                                .mapToDouble(
-                                                                        PackToBuild.Unit::ampHours)
-                                                                .sum()
-                                                        / pack.groups().get(group).stream()
-                                                                .mapToInt(PackToBuild.Unit::cans)
-                                                                .sum())))
+                        .map(pack -> OptionalDouble.of(missing / meanOfACan(pack, group)))
                         .orElse(OptionalDouble.empty());
         return Optional.of(
                 new Shortfall(
@@ -64,5 +55,15 @@ public record Shortfall(
                         lost * meanVolts,
                         test.ampHours() + lost,
                         next));
+    }
+
+    private static double meanOfACan(PackToBuild pack, int group) {
+        double ampHours = 0;
+        int cans = 0;
+        for (PackToBuild.Unit unit : pack.groups().get(group)) {
+            ampHours += unit.ampHours();
+            cans += unit.cans();
+        }
+        return ampHours / cans;
     }
 }

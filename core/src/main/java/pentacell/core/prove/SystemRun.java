@@ -28,7 +28,7 @@ public record SystemRun(
                 ratio(used, seen.kilometres()));
     }
 
-    /// The charge still inside when a device let go, as a share, by what the pack sprang back to;
+    /// The charge still inside when a device tripped, as a share, by what the pack sprang back to;
     /// empty when that was not read.
     ///
     /// @param series groups of the pack

@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
+import pentacell.core.build.PackToBuild;
 import pentacell.core.grade.JudgedStock;
+import pentacell.core.proof.Proof;
 import pentacell.core.proof.Proofs;
 import pentacell.core.state.WorkshopState;
 
@@ -25,15 +27,23 @@ public record WorkshopRatio(List<Each> packs, double mean, OptionalDouble deviat
     /// Of all packs so far, each by its last whole test; empty when none was tested to its end.
     public static Optional<WorkshopRatio> of(WorkshopState state, JudgedStock judged) {
         List<Each> packs =
-                Proofs.of(state).all().keySet().stream()
-                        .flatMap(name ->
-                                ProvedPack.of(state, judged, name)
-                                        .flatMap(ProvedPack::lastWhole)
-                                        .stream()
-                                        .flatMapToDouble(last -> last.againstExpected().stream())
-                                        .mapToObj(ratio -> new Each(name, ratio)))
+                Proofs.of(state).all().values().stream()
+                        .flatMap(said -> ratio(state, judged, said).stream())
                         .toList();
         return of(packs);
+    }
+
+    private static Optional<Each> ratio(WorkshopState state, JudgedStock judged, Proof said) {
+        // its tests only: what flows in its layout is not asked for
+        OptionalDouble ratio =
+                PackToBuild.of(state, judged, said.pack(), PackToBuild.Asked.NOTHING)
+                        .map(built -> ProvedPack.tests(said, built, OptionalDouble.empty()))
+                        .flatMap(ProvedPack::lastWhole)
+                        .map(ProvedPack.Tested::againstExpected)
+                        .orElse(OptionalDouble.empty());
+        return ratio.isPresent()
+                ? Optional.of(new Each(said.pack(), ratio.getAsDouble()))
+                : Optional.empty();
     }
 
     /// The same without a pack, which is to be expected by the others; empty when there are none.

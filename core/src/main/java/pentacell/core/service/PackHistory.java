@@ -129,18 +129,11 @@ final class PackHistory {
                 && now * before > 0;
     }
 
-    private double charged(int moment) {
-        return (log.amps().get(moment) + log.amps().get(moment - 1))
-                / 2
-                * (log.seconds().get(moment) - log.seconds().get(moment - 1))
-                / 3600;
-    }
-
     private void run() {
         double longest = 0;
         double stretch = 0;
         for (int i = 1; i < log.size(); i++) {
-            stretch = isSteady(i) ? stretch + charged(i) : 0;
+            stretch = isSteady(i) ? stretch + log.drawnAmpHours(i) : 0;
             longest = Math.max(longest, Math.abs(stretch));
         }
         low = Arrays.stream(inside).min().orElse(0);
@@ -156,7 +149,7 @@ final class PackHistory {
                 given = 0;
                 continue;
             }
-            given += charged(i);
+            given += log.drawnAmpHours(i);
             if (Math.abs(given) < piece) continue;
             double slope = -(inside[i] - inside[from]) / given;
             bins.get(bin((inside[i] + inside[from]) / 2)).add(slope);

@@ -15,7 +15,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.PackToBuild;
-import pentacell.core.prove.ProvedPack;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.ControlRow;
@@ -178,11 +177,7 @@ final class BookPane extends VBox {
 
     private NamePlate plate() {
         return NamePlate.of(
-                pack(),
-                ProvedPack.measured(model.desk().ledger().state(), pack()),
-                builder.getText(),
-                wording.getText(),
-                today());
+                pack(), model.measured(), builder.getText(), wording.getText(), today());
     }
 
     private byte[] book() throws Exception {

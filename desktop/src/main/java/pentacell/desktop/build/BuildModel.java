@@ -21,6 +21,8 @@ import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TakeOffs;
 import pentacell.core.cell.CellId;
 import pentacell.core.grade.JudgedStock;
+import pentacell.core.prove.LoadTest;
+import pentacell.core.prove.ProvedPack;
 import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Job;
@@ -42,6 +44,7 @@ final class BuildModel {
             new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyBooleanWrapper searching = new ReadOnlyBooleanWrapper();
     private Optional<Arrangement> laidOut = Optional.empty();
+    private Optional<LoadTest> measured = Optional.empty();
     private Optional<Arrangement> lookedAt = Optional.empty();
     private PackToBuild.Asked asked = PackToBuild.Asked.NOTHING;
     private Optional<SearchedFor> searchedFor = Optional.empty();
@@ -53,7 +56,10 @@ final class BuildModel {
     private record SearchedFor(LayoutWish wish, Arrangement.Electric electric) {}
 
     /// What is worked out away from the window's thread.
-    private record Worked(Optional<PackToBuild> built, Optional<Arrangement> laidOut) {}
+    private record Worked(
+            Optional<PackToBuild> built,
+            Optional<Arrangement> laidOut,
+            Optional<LoadTest> measured) {}
 
     BuildModel(Desk desk) {
         this.desk = desk;
@@ -115,6 +121,11 @@ final class BuildModel {
         return laidOut;
     }
 
+    /// What the pack gave when it was loaded to its end last.
+    Optional<LoadTest> measured() {
+        return measured;
+    }
+
     PackToBuild.Asked asked() {
         return asked;
     }
@@ -148,7 +159,10 @@ final class BuildModel {
                 .run(
                         () -> {
                             Optional<PackToBuild> now = PackToBuild.of(state, judged, name, wanted);
-                            return new Worked(now, now.flatMap(PackToBuild::laidOut));
+                            return new Worked(
+                                    now,
+                                    now.flatMap(PackToBuild::laidOut),
+                                    now.flatMap(pack -> ProvedPack.measured(state, pack)));
                         },
                         done -> {
                             if (number == turn) show(done);
@@ -157,6 +171,7 @@ final class BuildModel {
 
     private void show(Worked done) {
         laidOut = done.laidOut();
+        measured = done.measured();
         built.set(done.built());
         if (done.built().isEmpty()) {
             found.set(List.of());

@@ -2,7 +2,6 @@ package pentacell.desktop.build;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
@@ -117,15 +116,7 @@ public final class BuildStation implements Station {
 
     @Override
     public List<Found> find(String wanted, int most) {
-        return model.inHand().names().stream()
-                .filter(name -> name.toLowerCase(Locale.ROOT).contains(wanted))
-                .limit(most)
-                .map(name ->
-                        new Found(
-                                name + "  build",
-                                Found.Where.AT_STATION,
-                                () -> model.inHand().take(name)))
-                .toList();
+        return Found.packs(model.inHand().names(), wanted, most, "build", model.inHand()::take);
     }
 
     /// Whether the layouts of the pack in hand are found.

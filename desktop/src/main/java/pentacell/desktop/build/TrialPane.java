@@ -20,8 +20,10 @@ import pentacell.core.build.BuildStep;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.build.SwapAdvice;
 import pentacell.core.build.TrialDrift;
+import pentacell.core.grade.JudgedStock;
 import pentacell.core.journal.Fact;
 import pentacell.core.pack.PackFact;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.PackWork;
@@ -47,6 +49,7 @@ final class TrialPane extends VBox {
     private final Button swap = PlainButton.of("Swap them", "trial-swap", this::swap);
     private final Label advice = Wrapping.on(new Label());
     private Optional<SwapAdvice> advised = Optional.empty();
+    private int turn;
     private final FittedTable<TrialDrift.Row> table =
             new FittedTable<>(
                     "trial",
@@ -109,22 +112,32 @@ final class TrialPane extends VBox {
 
     /// Names the cell that should leave a group that strays low, and the one to come.
     private void advise(Optional<TrialDrift.Row> low) {
-        advised = Optional.empty();
-        advice.setText("");
-        if (low.isEmpty()) return;
+        int number = ++turn;
+        if (low.isEmpty()) {
+            advised = Optional.empty();
+            advice.setText("");
+            return;
+        }
         int group = low.get().group();
-        advised =
-                SwapAdvice.of(
-                                model.desk().ledger().state(),
-                                model.desk().ledger().judged(),
-                                model.packProperty().get(),
-                                group,
-                                1)
-                        .stream()
-                        .findFirst();
-        swap.setDisable(advised.isEmpty());
+        String pack = model.packProperty().get();
+        WorkshopState state = model.desk().ledger().state();
+        JudgedStock judged = model.desk().ledger().judged();
+        // the whole stock is looked through
+        model.desk()
+                .work()
+                .lane("trial")
+                .run(
+                        () -> SwapAdvice.of(state, judged, pack, group, 1).stream().findFirst(),
+                        found -> {
+                            if (number == turn) showAdvice(group, found);
+                        });
+    }
+
+    private void showAdvice(int group, Optional<SwapAdvice> found) {
+        advised = found;
+        swap.setDisable(found.isEmpty());
         advice.setText(
-                advised.map(each ->
+                found.map(each ->
                                 "Group %d: %s; by what was measured it has %s then, %s now."
                                         .formatted(
                                                 group + 1,

@@ -1,7 +1,6 @@
 package pentacell.desktop.match;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
@@ -64,12 +63,12 @@ public final class MatchStation implements Station {
 
     @Override
     public List<Found> find(String wanted, int most) {
-        return Packs.of(desk.ledger().state()).all().keySet().stream()
-                .filter(name -> name.toLowerCase(Locale.ROOT).contains(wanted))
-                .limit(most)
-                .map(name ->
-                        new Found(name + "  pack", Found.Where.AT_STATION, () -> takeInHand(name)))
-                .toList();
+        return Found.packs(
+                Packs.of(desk.ledger().state()).all().keySet(),
+                wanted,
+                most,
+                "pack",
+                this::takeInHand);
     }
 
     @Override

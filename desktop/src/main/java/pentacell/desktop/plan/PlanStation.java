@@ -1,7 +1,6 @@
 package pentacell.desktop.plan;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
@@ -101,15 +100,12 @@ public final class PlanStation implements Station {
 
     @Override
     public List<Found> find(String wanted, int most) {
-        return Plans.of(desk.ledger().state()).all().keySet().stream()
-                .filter(name -> name.toLowerCase(Locale.ROOT).contains(wanted))
-                .limit(most)
-                .map(name ->
-                        new Found(
-                                name + "  plan",
-                                Found.Where.AT_STATION,
-                                () -> model.takeInHand(name)))
-                .toList();
+        return Found.packs(
+                Plans.of(desk.ledger().state()).all().keySet(),
+                wanted,
+                most,
+                "plan",
+                model::takeInHand);
     }
 
     @Override

@@ -96,7 +96,7 @@ final class HeatPane extends VBox {
 
     private void show(Optional<ProveModel.Judged> judged) {
         Optional<ProvedPack> pack = judged.map(ProveModel.Judged::pack);
-        faces.show(pack.flatMap(now -> now.built().laidOut()));
+        faces.show(pack.flatMap(ProvedPack::layout));
         List<HeatLook.Warm> places = pack.map(ProvedPack::warm).orElse(List.of());
         faces.figures(figures(places));
         warm.getItems().setAll(places);
@@ -120,12 +120,12 @@ final class HeatPane extends VBox {
     }
 
     private static String meaning(ProvedPack pack, List<HeatLook.Warm> places) {
-        if (pack.built().laidOut().isEmpty())
+        if (pack.layout().isEmpty())
             return "Take a layout at Build first; then places can be named.";
-        Optional<Ambient> ambient = pack.said().felt().ambient();
+        Optional<Ambient> ambient = pack.said().underLoad().ambient();
         String around =
                 ambient.map(each ->
-                                ", %s around%s"
+                                ", ambient %s%s"
                                         .formatted(
                                                 Quantity.TEMPERATURE.text(each.celsius()),
                                                 each.note().isEmpty()

@@ -186,7 +186,7 @@ final class LoadTestPane extends VBox {
         now.againstExpected()
                 .ifPresent(share ->
                         said.add(
-                                "%s were expected%s: %s of it came."
+                                "Expected %s%s; it gave %s of that."
                                         .formatted(
                                                 Quantity.CHARGE.text(
                                                         now.fan().expectedAmpHours().orElse(0)),

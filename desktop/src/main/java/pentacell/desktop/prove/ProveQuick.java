@@ -24,7 +24,7 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.QuickSource;
 
 /// The quick line of Prove: a group alone, a group when full, the pack under load by hand, where
-/// the device let go.
+/// the device tripped.
 final class ProveQuick implements QuickSource {
     private static final Pattern ALONE =
             Pattern.compile("g(?:roup)?\\s*(\\d{1,3})\\s+(\\S+?)\\s*ah(?:\\s+(\\S+?)\\s*wh)?");
@@ -97,7 +97,7 @@ final class ProveQuick implements QuickSource {
                 return new Line.No("\"%s\": expected volts".formatted(trip.group(1)));
             return new Line.ToLog(
                     "Trip of the device on " + pack,
-                    List.of(chip(Quantity.VOLTAGE.text(volts.getAsDouble(), 2), "device lets go")),
+                    List.of(chip(Quantity.VOLTAGE.text(volts.getAsDouble(), 2), "device trips")),
                     new ProofFact.TripSeen(pack, new DeviceTrip(volts.getAsDouble(), spring)));
         }
         Matcher warm = WARM.matcher(small);

@@ -2,7 +2,6 @@ package pentacell.desktop.prove;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
@@ -108,15 +107,7 @@ public final class ProveStation implements Station {
 
     @Override
     public List<Found> find(String wanted, int most) {
-        return model.inHand().names().stream()
-                .filter(name -> name.toLowerCase(Locale.ROOT).contains(wanted))
-                .limit(most)
-                .map(name ->
-                        new Found(
-                                name + "  prove",
-                                Found.Where.AT_STATION,
-                                () -> model.inHand().take(name)))
-                .toList();
+        return Found.packs(model.inHand().names(), wanted, most, "prove", model.inHand()::take);
     }
 
     /// Whether the pack in hand is judged.

@@ -25,7 +25,7 @@ import pentacell.desktop.kit.PlainButton;
 import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
 
-/// What becomes of the energy between supply, pack and load, and where the device really lets go.
+/// What becomes of the energy between supply, pack and load, and where the device really trips.
 final class SystemPane extends VBox {
     private final ProveModel model;
     private final Label meaning = Wrapping.on(new Label());
@@ -36,7 +36,7 @@ final class SystemPane extends VBox {
     private final NumberField out = field("system-out", "At the load / Wh");
     private final NumberField back = field("system-back", "Put back / Wh");
     private final NumberField kilometres = field("system-km", "Gone / km");
-    private final NumberField tripVolts = field("system-trip", "Let go at / V");
+    private final NumberField tripVolts = field("system-trip", "Trips at / V");
     private final NumberField springVolts = field("system-spring", "Sprang back to / V");
     private final Button handOver =
             PlainButton.of("Hand the trip to the plan", "system-to-plan", this::toPlan);
@@ -215,7 +215,7 @@ final class SystemPane extends VBox {
         if (seen.isEmpty()) return "";
         int series = pack.built().groups().size();
         String said =
-                "It lets go at %s, %s a group."
+                "It trips at %s, %s a group."
                         .formatted(
                                 Quantity.VOLTAGE.text(seen.get().volts(), 2),
                                 Quantity.VOLTAGE.text(seen.get().volts() / series, 2));
