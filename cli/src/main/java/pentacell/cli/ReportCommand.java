@@ -21,14 +21,18 @@ import pentacell.core.build.PickLine;
 import pentacell.core.build.PickWalk;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.donor.Donors;
+import pentacell.core.grade.JudgedStock;
 import pentacell.core.prove.ProvedPack;
 import pentacell.core.state.WorkshopState;
 import pentacell.reports.BuildBook;
 import pentacell.reports.CellLabel;
+import pentacell.reports.DonorReport;
 import pentacell.reports.FacesPaper;
 import pentacell.reports.LabelLayout;
 import pentacell.reports.LabelPdf;
 import pentacell.reports.NamePlate;
+import pentacell.reports.PackReport;
 import pentacell.reports.Paper;
 import pentacell.reports.PickListPdf;
 import picocli.CommandLine;
@@ -41,10 +45,11 @@ import picocli.CommandLine.Parameters;
         name = "report",
         mixinStandardHelpOptions = true,
         sortOptions = false,
-        description = "Writes paper of a workshop: labels, or what belongs to one of its packs.",
+        description =
+                "Writes paper of a workshop: labels, its donors, or what belongs to one of its packs.",
         footer = {
             "",
-            "labels: of the cells that want one. Of a pack: pick-list, build-book, name-plate, template (both faces in their own size), faces (SVG).",
+            "labels: of the cells that want one. donors: what each gave and cost. Of a pack: pick-list, build-book, name-plate, pack (its report), template (both faces in their own size), faces (SVG).",
             "",
             "Examples:",
             "  ./pentacell report bench.pentacell --what build-book --pack \"Long night 24 V\" --out book.pdf",
@@ -61,7 +66,8 @@ final class ReportCommand implements Callable<Integer> {
             names = "--what",
             required = true,
             paramLabel = "PAPER",
-            description = "labels, pick-list, build-book, name-plate, template or faces")
+            description =
+                    "labels, donors, pick-list, build-book, name-plate, pack, template or faces")
     private String what = "";
 
     @Option(
@@ -90,9 +96,11 @@ final class ReportCommand implements Callable<Integer> {
     /// What can be printed.
     private enum What {
         LABELS,
+        DONORS,
         PICK_LIST,
         BUILD_BOOK,
         NAME_PLATE,
+        PACK,
         TEMPLATE,
         FACES;
 
@@ -126,9 +134,11 @@ final class ReportCommand implements Callable<Integer> {
         Optional<WorkshopState> state = WorkshopPack.state(file, errors);
         if (state.isEmpty()) return Exit.UNREADABLE_INPUT;
         Optional<byte[]> bytes =
-                wanted == What.LABELS
-                        ? labels(state.get(), errors)
-                        : ofPack(wanted, state.get(), errors);
+                switch (wanted) {
+                    case LABELS -> labels(state.get(), errors);
+                    case DONORS -> donors(state.get(), errors);
+                    default -> ofPack(wanted, state.get(), errors);
+                };
         if (bytes.isEmpty()) return Exit.UNREADABLE_INPUT;
         Files.write(out, bytes.get());
         return Exit.DONE;
@@ -149,6 +159,15 @@ final class ReportCommand implements Callable<Integer> {
             return Optional.empty();
         }
         return Optional.of(LabelPdf.bytes(labels, LabelLayout.shipped().get(0), 0));
+    }
+
+    private Optional<byte[]> donors(WorkshopState state, PrintWriter errors) throws IOException {
+        if (Donors.of(state).records().isEmpty()) {
+            errors.println(file + " has no donor yet.");
+            return Optional.empty();
+        }
+        return Optional.of(
+                DonorReport.of(state, JudgedStock.of(state), today().toString()).pdf(paper));
     }
 
     private Optional<byte[]> ofPack(What wanted, WorkshopState state, PrintWriter errors)
@@ -182,13 +201,23 @@ final class ReportCommand implements Callable<Integer> {
                                             "",
                                             today().toString())
                                     .pdf(NamePlate.Size.LARGE);
+                    case PACK ->
+                            PackReport.of(
+                                            state,
+                                            JudgedStock.of(state),
+                                            name.get(),
+                                            today().toString(),
+                                            ZoneId.systemDefault())
+                                    .orElseThrow()
+                                    .pdf(paper);
                     case TEMPLATE -> faces(built, layout.orElseThrow()).pdf(paper);
                     case FACES ->
                             faces(built, layout.orElseThrow())
                                     .svg()
                                     .getBytes(StandardCharsets.UTF_8);
                     case PICK_LIST -> pickList(built, state);
-                    case LABELS -> throw new IllegalStateException("labels are of no pack");
+                    case LABELS, DONORS ->
+                            throw new IllegalStateException(what + " are of no pack");
                 });
     }
 

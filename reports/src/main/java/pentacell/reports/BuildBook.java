@@ -29,6 +29,7 @@ import pentacell.core.need.Planned;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
+import pentacell.core.unit.Sentence;
 
 /// The book of a pack: what it is and why, both faces, what flows, steps with their dates, the plug
 /// with its readings, every cell with its figures.
@@ -210,6 +211,13 @@ public record BuildBook(
                     .draw();
             if (isWide || isBeside) pages.down(tall + 24);
         }
+        if (now.layout().grid().layers() > 1)
+            for (Face face : Face.values())
+                pages.paragraph(
+                        pages.regular(),
+                        TEXT,
+                        Sheet.MARGIN,
+                        Sentence.begin(face.words()) + ": " + FaceDrawing.overFolds(now, face));
         pages.paragraph(
                 pages.regular(),
                 TEXT,
@@ -229,11 +237,10 @@ public record BuildBook(
                                 Quantity.POWER.text(now.conductorWatts(), 2),
                                 Quantity.RATIO.text(now.worstShare(), 2)));
         Columns columns = new Columns(pages, 0, 110, 170, 310, 380, 450);
-        columns.row(true, "conductor", "face", "from", "A", "allowed / A", "mV");
+        columns.head("conductor", "face", "from", "A", "allowed / A", "mV");
         List<Flowing> busiest = now.busiestFirst();
         for (Flowing each : busiest.subList(0, Math.min(MOST_CONDUCTORS, busiest.size())))
             columns.row(
-                    false,
                     each.link().kind().words(),
                     each.link().face().words(),
                     each.link().from().toString(),
@@ -276,14 +283,13 @@ public record BuildBook(
         pages.heading("Balance plug");
         List<Double> expected = built.expectedTaps();
         Columns columns = new Columns(pages, 0, 60, 200, 290);
-        columns.row(true, "lead", "belongs on", "should read / V", "reads / V");
+        columns.head("lead", "belongs on", "should read / V", "reads / V");
         List<OptionalDouble> readings = new ArrayList<>();
         for (int lead = 0; lead <= built.groups().size(); lead++) {
             OptionalDouble read =
                     built.assembly().taps().getOrDefault(lead, OptionalDouble.empty());
             readings.add(read);
             columns.row(
-                    false,
                     String.valueOf(lead),
                     lead == 0 ? "the pack's negative" : "positive of group " + lead,
                     expected.isEmpty() ? "" : Quantity.VOLTAGE.number(expected.get(lead)),
@@ -314,48 +320,15 @@ public record BuildBook(
     private void cells(FlowingPages pages) throws IOException {
         pages.heading("Cells");
         Columns columns = new Columns(pages, 0, 70, 105, 190, 235, 280, 320);
-        columns.row(true, "cell", "group", "place", "mAh", "mΩ", "V", "history");
+        columns.head("cell", "group", "place", "mAh", "mΩ", "V", "history");
         for (CellLine cell : cells)
             columns.row(
-                    false,
                     cell.id().text(),
                     String.valueOf(cell.group()),
                     cell.place(),
-                    number(Quantity.CAPACITY, cell.milliampHours()),
-                    number(Quantity.RESISTANCE, cell.milliohms()),
-                    number(Quantity.VOLTAGE, cell.volts()),
+                    Columns.number(Quantity.CAPACITY, cell.milliampHours()),
+                    Columns.number(Quantity.RESISTANCE, cell.milliohms()),
+                    Columns.number(Quantity.VOLTAGE, cell.volts()),
                     cell.history());
-    }
-
-    private static String number(Quantity quantity, OptionalDouble value) {
-        return value.isPresent() ? quantity.number(value.getAsDouble()) : "–";
-    }
-
-    /// Lines of texts that begin at fixed places.
-    private record Columns(FlowingPages pages, List<Integer> places) {
-        Columns(FlowingPages pages, Integer... places) {
-            this(pages, List.of(places));
-        }
-
-        void row(boolean isHead, String... texts) throws IOException {
-            pages.room(LINE);
-            for (int i = 0; i < texts.length; i++) {
-                float left = Sheet.MARGIN + places.get(i);
-                float end =
-                        i + 1 < places.size()
-                                ? Sheet.MARGIN + places.get(i + 1) - 6
-                                : pages.right();
-                pages.sheet()
-                        .textWithin(
-                                isHead ? pages.bold() : pages.regular(),
-                                TEXT,
-                                6,
-                                left,
-                                pages.y(),
-                                end - left,
-                                texts[i]);
-            }
-            pages.down(LINE - 2);
-        }
     }
 }

@@ -2,21 +2,25 @@ package pentacell.reports;
 
 import java.io.IOException;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import pentacell.core.assembly.CansByPlace;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.Face;
+import pentacell.core.build.Folds;
 import pentacell.core.build.JointMark;
 import pentacell.core.build.Link;
 import pentacell.core.build.PackCurrents.Flowing;
 import pentacell.core.cell.CellFormat;
+import pentacell.core.unit.Quantity;
 
 /// A face of a pack in ink: cans with the form of their ends, strips as wide as they are, joints
 /// numbered. The bottom face is mirrored, as it lies when the pack is turned over.
 final class FaceDrawing {
     private static final double POINTS_A_MILLIMETRE = 72 / 25.4;
+    private static final double DASH = 4;
 
     private final Plate plate;
     private final Arrangement arrangement;
@@ -57,6 +61,7 @@ final class FaceDrawing {
     }
 
     void draw() throws IOException {
+        folds();
         cans();
         strips();
         ends();
@@ -85,6 +90,62 @@ final class FaceDrawing {
 
     private double y(double acrossMillimetres) {
         return top + points * (acrossMillimetres + format.diameterMillimetres() / 2);
+    }
+
+    /// Layers lie beside each other, unfolded; where they are folded a broken line runs.
+    private void folds() throws IOException {
+        Grid grid = layout().grid();
+        int columns = grid.columnsOfALayer();
+        for (int layer = 0; layer + 1 < grid.layers(); layer++) {
+            double here = x(new Spot((layer + 1) * columns - 1, 0));
+            double next = x(new Spot((layer + 1) * columns, 0));
+            double fold = (here + next) / 2;
+            double bottom = top + points * arrangement.widthMillimetres();
+            for (double y = top; y < bottom; y += 2 * DASH)
+                plate.line(0.6, fold, y, fold, Math.min(bottom, y + DASH));
+            double size = 0.16 * format.diameterMillimetres() * points;
+            double baseline =
+                    grid.rows() > 1
+                            ? (y(new Spot(0, 0)) + y(new Spot(0, 1))) / 2 + 0.4 * size
+                            : top + size;
+            boolean isLeft = here < next;
+            double off = isLeft ? 2 : -2;
+            plate.text(
+                    isLeft ? Plate.Anchor.RIGHT : Plate.Anchor.LEFT,
+                    false,
+                    size,
+                    fold - off,
+                    baseline,
+                    "layer " + (layer + 1));
+            plate.text(
+                    isLeft ? Plate.Anchor.LEFT : Plate.Anchor.RIGHT,
+                    false,
+                    size,
+                    fold + off,
+                    baseline,
+                    "layer " + (layer + 2));
+        }
+    }
+
+    /// What is not drawn as long as it is: strips over a fold; empty without any on this face.
+    static String overFolds(Arrangement arrangement, Face face) {
+        if (arrangement.currents().isEmpty() || arrangement.layout().grid().layers() == 1)
+            return "";
+        Folds folds = Folds.of(arrangement.layout());
+        String lengths =
+                arrangement.currents().get().links().stream()
+                        .map(Flowing::link)
+                        .filter(link -> link.face() == face && link.kind() != Link.Kind.LEAD)
+                        .filter(link -> folds.isAcross(link.from(), link.to()))
+                        .map(link -> 1000 * link.conductor().lengthMetres())
+                        .distinct()
+                        .sorted()
+                        .map(length -> Quantity.LENGTH.text(length, 0))
+                        .collect(Collectors.joining(" or "));
+        return lengths.isEmpty()
+                ? "Layers are drawn unfolded; no strip of this face runs over the fold."
+                : "Layers are drawn unfolded: over the fold a strip is %s from can to can, not as drawn."
+                        .formatted(lengths);
     }
 
     private void cans() throws IOException {

@@ -90,6 +90,14 @@ public record FacesPaper(String pack, Arrangement arrangement, CellFormat format
                             sheet.width() - 2 * BORDER,
                             title(face) + tile);
                     checkBar(sheet, regular);
+                    sheet.textWithin(
+                            regular,
+                            9,
+                            6,
+                            BORDER,
+                            60,
+                            sheet.width() - 2 * BORDER,
+                            FaceDrawing.overFolds(arrangement, face));
                     float top = BORDER + HEAD;
                     marks(sheet, top, across, down);
                     sheet.clip(BORDER, top, across, down);

@@ -25,6 +25,7 @@ import pentacell.core.build.LayoutWish;
 import pentacell.core.build.PackCurrents.Source;
 import pentacell.core.build.WiringParts;
 import pentacell.core.cell.CellFormat;
+import pentacell.core.need.Box;
 import pentacell.core.need.Packing;
 import pentacell.core.need.Wiring;
 
@@ -34,6 +35,10 @@ final class BuildPaperTest {
     private static final double POINTS_A_MILLIMETRE = 72 / 25.4;
 
     private static Arrangement block(int series, int parallel) {
+        return block(series, parallel, Optional.empty());
+    }
+
+    private static Arrangement block(int series, int parallel, Optional<Box> box) {
         List<Integer> sizes = Collections.nCopies(series, parallel);
         return LayoutSearch.of(
                         new LayoutWish(
@@ -41,7 +46,7 @@ final class BuildPaperTest {
                                 List.of(),
                                 CAN,
                                 Packing.USUAL,
-                                Optional.empty(),
+                                box,
                                 EnumSet.of(Grid.Pattern.SQUARE),
                                 LayoutWish.Ends.ANYWHERE,
                                 TakeOff.EDGE,
@@ -122,6 +127,18 @@ final class BuildPaperTest {
         }
         String svg = new FacesPaper("House", block, CAN).svg();
         assertTrue(svg.contains("<svg") && svg.contains("mm'"));
+    }
+
+    @Test
+    void layersArePrintedFlatWithTheFoldMarked() throws IOException {
+        Arrangement block = block(7, 10, Optional.of(new Box(195, 102, 145)));
+        assertEquals(2, block.layout().grid().layers());
+        FacesPaper paper = new FacesPaper("Folded", block, CAN);
+        try (PDDocument document = Loader.loadPDF(paper.pdf(Paper.A4))) {
+            String text = new PDFTextStripper().getText(document);
+            assertTrue(text.contains("layer 2"), text);
+        }
+        assertTrue(paper.svg().contains("layer 2"));
     }
 
     @ParameterizedTest

@@ -43,7 +43,7 @@ public final class Folds {
     }
 
     /// Whether two places lie in different layers.
-    boolean isAcross(Spot one, Spot other) {
+    public boolean isAcross(Spot one, Spot other) {
         return layout.grid().layer(one) != layout.grid().layer(other);
     }
 

@@ -16,6 +16,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.PackToBuild;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Ledger;
 import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
@@ -23,6 +24,7 @@ import pentacell.desktop.kit.Wrapping;
 import pentacell.reports.BuildBook;
 import pentacell.reports.FacesPaper;
 import pentacell.reports.NamePlate;
+import pentacell.reports.PackReport;
 import pentacell.reports.Paper;
 
 /// The paper of the pack: its book, the template of its faces in their own size, its name plate.
@@ -79,6 +81,15 @@ final class BookPane extends VBox {
                                 new Label("Paper"),
                                 paper,
                                 ofPack("Save the book (PDF)", "book-save", ".pdf", this::book)),
+                        section(
+                                "Pack report",
+                                "For who uses it: whether it is fit and by what, what it gave in its tests, what each group did."),
+                        ControlRow.of(
+                                ofPack(
+                                        "Save the report (PDF)",
+                                        "report-save",
+                                        " report.pdf",
+                                        this::report)),
                         section(
                                 "Template of both faces, in their own size",
                                 "Put it under the holder, cut strips, bars and paper by it. Tiled over as many sheets as it takes; measure the 50 mm bar first."),
@@ -187,6 +198,18 @@ final class BookPane extends VBox {
                         model.desk().ledger().state(),
                         today(),
                         ZoneId.systemDefault())
+                .pdf(paper.getValue());
+    }
+
+    private byte[] report() throws Exception {
+        Ledger ledger = model.desk().ledger();
+        return PackReport.of(
+                        ledger.state(),
+                        ledger.judged(),
+                        model.packProperty().get(),
+                        today(),
+                        ZoneId.systemDefault())
+                .orElseThrow()
                 .pdf(paper.getValue());
     }
 }

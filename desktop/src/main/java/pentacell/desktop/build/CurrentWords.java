@@ -5,7 +5,7 @@ import pentacell.core.build.PackCurrents.Can;
 import pentacell.core.build.PackCurrents.Flowing;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
-import pentacell.desktop.kit.Sentence;
+import pentacell.core.unit.Sentence;
 
 /// What flows, in words.
 final class CurrentWords {

@@ -28,12 +28,12 @@ import pentacell.core.build.LayoutWish;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
+import pentacell.core.unit.Sentence;
 import pentacell.desktop.faces.FacesPicture;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.OnlyWhenSaid;
-import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
 
 /// Where the cans stand: layouts that were found, ranked, beside both faces of the one looked at,

@@ -17,9 +17,9 @@ import pentacell.core.assembly.Ticked;
 import pentacell.core.build.BuildStep;
 import pentacell.core.build.BuildSteps;
 import pentacell.core.build.PackToBuild;
+import pentacell.core.unit.Sentence;
 import pentacell.desktop.kit.OnlyWhenSaid;
 import pentacell.desktop.kit.Scrolled;
-import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.Wrapping;
 

@@ -23,6 +23,7 @@ import pentacell.core.build.TapVerdict;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
+import pentacell.core.unit.Sentence;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
@@ -32,7 +33,6 @@ import pentacell.desktop.kit.Pen.Anchor;
 import pentacell.desktop.kit.PlainButton;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.PlotSurface.Hue;
-import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.workshop.exchange.TapFiles;
 

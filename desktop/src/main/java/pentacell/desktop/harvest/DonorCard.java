@@ -29,12 +29,12 @@ import pentacell.core.journal.Amendment;
 import pentacell.core.school.Schools;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
+import pentacell.core.unit.Sentence;
 import pentacell.desktop.frame.CardContent;
 import pentacell.desktop.frame.DecisionRow;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Figures;
 import pentacell.desktop.frame.InlineEdit;
-import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.Wrapping;
 

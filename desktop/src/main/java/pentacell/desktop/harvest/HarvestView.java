@@ -12,6 +12,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pentacell.core.caution.Caution;
 import pentacell.core.donor.DonorRecord;
+import pentacell.core.unit.Sentence;
 import pentacell.desktop.frame.Command;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
@@ -22,7 +23,6 @@ import pentacell.desktop.kit.Lazy;
 import pentacell.desktop.kit.PaneTabs;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.Scrolled;
-import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
 
 /// What Harvest shows: the donors as string sketches, what is wrong with the one in hand, and the

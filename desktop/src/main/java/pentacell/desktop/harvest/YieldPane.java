@@ -1,5 +1,7 @@
 package pentacell.desktop.harvest;
 
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -25,8 +27,11 @@ import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
+import pentacell.desktop.kit.PlainButton;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.kit.WhenShown;
+import pentacell.reports.DonorReport;
+import pentacell.reports.Paper;
 import pentacell.workshop.exchange.HarvestFiles;
 
 /// Yield and cost: what a lot or a kind of donor gave and what a good watt-hour cost, against new
@@ -89,7 +94,9 @@ final class YieldPane extends VBox {
         csv.setId("yield-csv");
         csv.setMinWidth(Region.USE_PREF_SIZE);
         csv.setOnAction(pressed -> writeCsv());
-        return ControlRow.of(by, ControlRow.gap(), newCell, newPrice, newWattHours, set, csv);
+        Button report = PlainButton.of("Donor report", "donor-report", this::writeReport);
+        return ControlRow.of(
+                by, ControlRow.gap(), newCell, newPrice, newWattHours, set, csv, report);
     }
 
     private void columns() {
@@ -179,5 +186,21 @@ final class YieldPane extends VBox {
                 "Write yield and cost",
                 "yield.csv",
                 HarvestFiles.csv(table.getItems()));
+    }
+
+    private void writeReport() {
+        Saving.save(
+                desk,
+                files,
+                "Write the donor report",
+                "donors.pdf",
+                () ->
+                        DonorReport.of(
+                                        desk.ledger().state(),
+                                        desk.ledger().judged(),
+                                        LocalDate.ofInstant(desk.now(), ZoneId.systemDefault())
+                                                .toString())
+                                .pdf(Paper.A4),
+                () -> {});
     }
 }

@@ -28,11 +28,11 @@ import pentacell.core.pack.Packs;
 import pentacell.core.school.Grading;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
+import pentacell.core.unit.Sentence;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.NumberField;
 import pentacell.desktop.kit.Scrolled;
-import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.desktop.match.MatchModel.Search;
 

@@ -4,7 +4,7 @@ import java.util.List;
 import pentacell.core.plan.Checked;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
-import pentacell.desktop.kit.Sentence;
+import pentacell.core.unit.Sentence;
 
 /// Checks in words.
 final class CheckWords {

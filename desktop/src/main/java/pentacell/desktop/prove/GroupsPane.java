@@ -12,6 +12,7 @@ import javafx.scene.layout.VBox;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.proof.AloneRun;
 import pentacell.core.prove.LoadTest;
+import pentacell.core.prove.ProveWords;
 import pentacell.core.prove.ProvedPack;
 import pentacell.core.prove.ProvedPack.Tested;
 import pentacell.core.unit.Quantity;

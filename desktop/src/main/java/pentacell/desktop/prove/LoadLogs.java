@@ -10,8 +10,8 @@ import pentacell.core.proof.ProofFact;
 import pentacell.core.proof.Proofs;
 import pentacell.core.prove.LogThinning;
 import pentacell.core.unit.Count;
+import pentacell.core.unit.Sentence;
 import pentacell.desktop.frame.WatchedFolder;
-import pentacell.desktop.kit.Sentence;
 import pentacell.workshop.exchange.GroupLogCsv;
 
 /// Takes logs of load tests in: one that is chosen, or all that come into a watched folder. A log

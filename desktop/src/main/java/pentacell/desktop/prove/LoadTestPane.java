@@ -15,6 +15,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.SwapAdvice;
+import pentacell.core.prove.ProveWords;
 import pentacell.core.prove.ProvedPack.Tested;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;

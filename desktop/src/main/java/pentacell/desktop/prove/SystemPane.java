@@ -1,7 +1,5 @@
 package pentacell.desktop.prove;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.control.Button;
@@ -14,6 +12,7 @@ import pentacell.core.need.Window;
 import pentacell.core.proof.DeviceTrip;
 import pentacell.core.proof.EnergyRun;
 import pentacell.core.proof.ProofFact;
+import pentacell.core.prove.ProveWords;
 import pentacell.core.prove.ProvedPack;
 import pentacell.core.prove.SystemRun;
 import pentacell.core.unit.Quantity;
@@ -22,7 +21,6 @@ import pentacell.desktop.kit.NumberField;
 import pentacell.desktop.kit.NumberField.NotUnderstood;
 import pentacell.desktop.kit.OnlyWhenSaid;
 import pentacell.desktop.kit.PlainButton;
-import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
 
 /// What becomes of the energy between supply, pack and load, and where the device really trips.
@@ -160,8 +158,8 @@ final class SystemPane extends VBox {
                         : run.map(SystemPane::meaning)
                                 .orElse(
                                         "Read the energy meters over a whole run: what the pack gave, what arrived, what the charger put back."));
-        parts.setText(run.map(SystemPane::parts).orElse(""));
-        trip.setText(judged.map(now -> trip(now.pack())).orElse(""));
+        parts.setText(run.map(ProveWords::lost).orElse(""));
+        trip.setText(judged.map(now -> ProveWords.trip(now.pack())).orElse(""));
     }
 
     /// What is typed and not logged yet stays until something else is known.
@@ -193,39 +191,5 @@ final class SystemPane extends VBox {
                 ? "A kilometre takes %s."
                         .formatted(Quantity.ENERGY.text(run.wattHoursPerKilometre().getAsDouble()))
                 : "One more figure is needed to tell what is lost.";
-    }
-
-    private static String parts(SystemRun run) {
-        List<String> said = new ArrayList<>();
-        run.inverter().ifPresent(part -> said.add("from pack to load " + percent(part)));
-        run.pack().ifPresent(part -> said.add("pack and charger " + percent(part)));
-        run.roundTrip().ifPresent(part -> said.add("the whole way " + percent(part)));
-        run.wattHoursPerKilometre()
-                .ifPresent(each -> said.add(Quantity.ENERGY.text(each) + " a kilometre"));
-        return said.isEmpty() ? "" : Sentence.whole(String.join(" · ", said));
-    }
-
-    private static String percent(double part) {
-        return Quantity.PERCENT.text(100 * part, 0);
-    }
-
-    /// What the device leaves inside, by what the pack sprang back to.
-    private static String trip(ProvedPack pack) {
-        Optional<DeviceTrip> seen = pack.said().trip();
-        if (seen.isEmpty()) return "";
-        int series = pack.built().groups().size();
-        String said =
-                "It trips at %s, %s a group."
-                        .formatted(
-                                Quantity.VOLTAGE.text(seen.get().volts(), 2),
-                                Quantity.VOLTAGE.text(seen.get().volts() / series, 2));
-        if (seen.get().springBackVolts().isEmpty()) return said;
-        double left = SystemRun.leftAt(seen.get(), series, pack.built().chemistry()).orElseThrow();
-        return said
-                + " Sprung back to %s, about %s of the charge is still inside."
-                        .formatted(
-                                Quantity.VOLTAGE.text(
-                                        seen.get().springBackVolts().getAsDouble(), 2),
-                                Quantity.PERCENT.text(100 * left, 0));
     }
 }

@@ -7,11 +7,11 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.prove.PackVerdict;
+import pentacell.core.unit.Sentence;
 import pentacell.desktop.frame.PackWork;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.PlainButton;
-import pentacell.desktop.kit.Sentence;
 import pentacell.desktop.kit.Wrapping;
 
 /// Whether the pack may go into use, with everything that was looked at.

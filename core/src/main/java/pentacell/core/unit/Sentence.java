@@ -1,4 +1,4 @@
-package pentacell.desktop.kit;
+package pentacell.core.unit;
 
 import java.util.Locale;
 
