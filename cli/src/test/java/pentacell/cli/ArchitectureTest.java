@@ -120,7 +120,8 @@ final class ArchitectureTest {
                                         "pentacell.core.need..",
                                         "pentacell.core.pack..",
                                         "pentacell.core.proof..",
-                                        "pentacell.core.school..")
+                                        "pentacell.core.school..",
+                                        "pentacell.core.use..")
                                 .should()
                                 .dependOnClassesThat()
                                 .resideInAnyPackage(ENGINES)),

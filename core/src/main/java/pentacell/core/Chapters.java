@@ -17,6 +17,7 @@ import pentacell.core.school.Grading;
 import pentacell.core.school.Schools;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.use.PacksInUse;
 
 /// The chapters of a workshop's story, one line each: a new room of the trade is added here.
 public final class Chapters {
@@ -35,6 +36,7 @@ public final class Chapters {
                     Packs.CHAPTER,
                     Assemblies.CHAPTER,
                     Proofs.CHAPTER,
+                    PacksInUse.CHAPTER,
                     ImportedFiles.CHAPTER);
 
     private Chapters() {}

@@ -178,15 +178,15 @@ public record PackToBuild(
     public List<Part> parts(int group) {
         List<Part> parts = new ArrayList<>();
         for (Unit unit : groups.get(group))
-            if (unit.volts().isPresent())
-                parts.add(
-                        new Part(
-                                unit.id(),
-                                unit.volts().getAsDouble(),
-                                unit.ampHours(),
-                                ohmsWithFuses(unit),
-                                unit.cans()));
+            if (unit.volts().isPresent()) parts.add(part(unit, unit.volts().getAsDouble()));
         return parts;
+    }
+
+    /// A cell behind its fuses, as it would be joined at a voltage.
+    ///
+    /// @param volts at rest, in V
+    public Part part(Unit unit, double volts) {
+        return new Part(unit.id(), volts, unit.ampHours(), ohmsWithFuses(unit), unit.cans());
     }
 
     private double ohmsWithFuses(Unit unit) {

@@ -76,6 +76,45 @@ public record SwapAdvice(
         return List.copyOf(advice);
     }
 
+    /// What takes the place of a cell that must leave; empty when nothing keeps the rules of the
+    /// match there.
+    ///
+    /// @param taken cells that are promised to other places
+    public static Optional<SwapAdvice> replacing(
+            WorkshopState state,
+            JudgedStock judged,
+            String name,
+            CellId leaving,
+            Set<CellId> taken) {
+        Optional<Pack> known = Packs.of(state).pack(name);
+        if (known.isEmpty() || known.get().groupOf(leaving).isEmpty()) return Optional.empty();
+        Pack pack = known.get();
+        MatchableStock stock = MatchableStock.of(state, judged, name);
+        List<List<Candidate>> groups = PackLookup.candidates(state, stock, pack);
+        if (groups.isEmpty()) return Optional.empty();
+        List<Candidate> own = groups.get(pack.groupOf(leaving).getAsInt());
+        Candidate out =
+                own.stream().filter(each -> each.id().equals(leaving)).findFirst().orElseThrow();
+        Set<CellId> gone = new HashSet<>(pack.cells());
+        gone.removeAll(pack.spares());
+        gone.addAll(taken);
+        Predicate<Candidate> isFree = cell -> !gone.contains(cell.id());
+        Predicate<Candidate> isSpare = cell -> pack.spares().contains(cell.id());
+        double before = own.stream().mapToDouble(Candidate::milliampHours).sum() / 1000;
+        return best(groups, out, stock, isFree.and(isSpare), pack)
+                .or(() -> best(groups, out, stock, isFree, pack))
+                .map(best ->
+                        new SwapAdvice(
+                                leaving,
+                                "has to leave",
+                                best.cell(),
+                                isSpare.test(best.cell()),
+                                before,
+                                before
+                                        + (best.cell().milliampHours() - out.milliampHours())
+                                                / 1000));
+    }
+
     private static final Comparator<Candidate> MOST_DOUBTED_FIRST =
             Comparator.comparing((Candidate cell) -> !cell.isRescued())
                     .thenComparingDouble(cell -> -cell.milliohmsPerCan().orElse(0))

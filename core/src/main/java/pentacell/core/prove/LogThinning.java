@@ -14,6 +14,9 @@ public final class LogThinning {
     /// So many moments are kept at most.
     public static final int MOST = 4000;
 
+    /// So many moments of a history of weeks to years are kept at most.
+    public static final int MOST_OF_HISTORY = 8000;
+
     /// First tolerances: of a group, in V, and of the current, as a part of the largest.
     private static final double VOLTS = 0.0005;
 
@@ -23,13 +26,25 @@ public final class LogThinning {
 
     private LogThinning() {}
 
-    /// The log as it is kept, to 0.1 mV and 1 mA.
+    /// The log of a load test as it is kept, to 0.1 mV and 1 mA.
     public static PackLog kept(GroupLog log) {
-        List<Integer> moments = moments(log);
+        return kept(log, MOST);
+    }
+
+    /// A log as it is kept, to 0.1 mV and 1 mA; its seconds count from its first reading.
+    ///
+    /// @param most so many moments at most, 2 or more
+    public static PackLog kept(GroupLog log, int most) {
+        List<Integer> moments = moments(log, most);
         return new PackLog(
-                picked(log.seconds(), moments, 1e3),
+                seconds(log.seconds(), moments),
                 picked(log.amps(), moments, 1e3),
                 log.volts().stream().map(each -> picked(each, moments, 1e4)).toList());
+    }
+
+    private static List<Double> seconds(Column seconds, List<Integer> moments) {
+        double from = seconds.size() == 0 ? 0 : seconds.get(0);
+        return moments.stream().map(i -> Math.rint((seconds.get(i) - from) * 1e3) / 1e3).toList();
     }
 
     /// A kept log as the engines read it.
@@ -50,17 +65,18 @@ public final class LogThinning {
         return moments.stream().map(i -> Math.rint(column.get(i) * fine) / fine).toList();
     }
 
-    private static List<Integer> moments(GroupLog log) {
+    private static List<Integer> moments(GroupLog log, int most) {
         List<Column> channels = new ArrayList<>(log.volts());
         channels.add(log.amps());
-        double most = 0;
-        for (int i = 0; i < log.size(); i++) most = Math.max(most, Math.abs(log.amps().get(i)));
+        double mostAmps = 0;
+        for (int i = 0; i < log.size(); i++)
+            mostAmps = Math.max(mostAmps, Math.abs(log.amps().get(i)));
         for (double factor = 1; ; factor *= COARSER) {
             double[] tolerance = new double[channels.size()];
             Arrays.fill(tolerance, VOLTS * factor);
-            tolerance[tolerance.length - 1] = Math.max(1e-3, AMPS_SHARE * most * factor);
+            tolerance[tolerance.length - 1] = Math.max(1e-3, AMPS_SHARE * mostAmps * factor);
             List<Integer> moments = straightened(log.seconds(), channels, tolerance);
-            if (moments.size() <= MOST) return moments;
+            if (moments.size() <= most) return moments;
         }
     }
 

@@ -1,8 +1,8 @@
 package pentacell.core.service;
 
-import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalInt;
+import pentacell.core.use.Trouble;
 
 /// Something that stands out about a group, and what to look at next.
 ///
@@ -13,7 +13,7 @@ import java.util.OptionalInt;
 /// @param sure 0 to 1: how far the effect stands over what would be let pass
 public record Finding(
         int group,
-        Cause cause,
+        Trouble cause,
         OptionalInt cellsOff,
         Map<String, Double> figures,
         String sentence,
@@ -21,20 +21,5 @@ public record Finding(
         double sure) {
     public Finding {
         figures = Map.copyOf(figures);
-    }
-
-    /// What can be the matter.
-    public enum Cause {
-        /// A share of the capacity is gone: cells off the bar.
-        CELLS_OFF,
-        SELF_DISCHARGE,
-        RESISTANCE,
-        /// A constant offset at any state: it is read wrongly.
-        MISREAD;
-
-        /// The name used in files.
-        public String code() {
-            return name().toLowerCase(Locale.ROOT).replace('_', '-');
-        }
     }
 }

@@ -30,7 +30,14 @@ record GroupDeviation(double offsetVolts, double ohms, double lostShare, double 
     /// unit of its figure.
     private static final double STILL = 1e-9;
 
-    static GroupDeviation of(List<Moment> moments, int group) {
+    /// From fewer moments inside of what is known, and than half of all, nothing is told.
+    private static final int LEAST_KNOWN = 40;
+
+    static GroupDeviation of(List<Moment> all, int group) {
+        List<Moment> moments =
+                all.stream().filter(each -> !Double.isNaN(each.slopes().get(group))).toList();
+        if (moments.size() < Math.min(LEAST_KNOWN, all.size() / 2))
+            return new GroupDeviation(0, 0, 0, 0);
         double[][] terms = new double[moments.size()][];
         double[] strays = new double[moments.size()];
         for (int i = 0; i < strays.length; i++) {

@@ -31,6 +31,9 @@ final class PackHistory {
     /// Beyond this a group does not lie on the same slope as the usual one any more, in V.
     private static final double FAR_VOLTS = 0.015;
 
+    /// Noise of readings at the ends of what is known, in V.
+    private static final double OUTSIDE_VOLTS = 0.003;
+
     private static final double DAY_SECONDS = 86_400;
 
     /// Near full and near empty are these parts of the charge that is used.
@@ -47,7 +50,8 @@ final class PackHistory {
 
     /// A moment of the history.
     ///
-    /// @param slopes of voltage over charge between the usual group and each, in V/Ah
+    /// @param slopes of voltage over charge between the usual group and each, in V/Ah; NaN where a
+    ///   group is outside of what is known
     /// @param drawnAmpHours since the highest state of the log
     /// @param strays of each group from the median, in V
     record Moment(
@@ -201,8 +205,11 @@ final class PackHistory {
     }
 
     /// The slope from the usual group's voltage to one that strays: a group far below the others
-    /// has come to where the voltage falls faster.
+    /// has come to where the voltage falls faster. NaN where it has come out of all that the usual
+    /// group ever showed: how the voltage runs there is not known.
     private double slopeBetween(double volts, double stray) {
+        if (volts + stray < low - OUTSIDE_VOLTS || volts + stray > high + OUTSIDE_VOLTS)
+            return Double.NaN;
         if (Math.abs(stray) < FAR_VOLTS) return slopes[bin(volts)];
         double apart = drawnAt(volts) - drawnAt(volts + stray);
         return apart * stray > 0 ? stray / apart : slopes[bin(volts)];

@@ -7,10 +7,10 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.function.ToDoubleFunction;
 import pentacell.core.prove.GroupLog;
-import pentacell.core.service.Finding.Cause;
 import pentacell.core.service.PackHistory.Moment;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
+import pentacell.core.use.Trouble;
 
 /// What stands out in the history of a pack.
 ///
@@ -32,6 +32,11 @@ public record Watch(
     private static final double SEEN_VOLTS = 0.006;
 
     private static final double MISREAD_VOLTS = 0.008;
+
+    /// Beside another cause an offset under this part of what the group strays is the error of that
+    /// other's figure.
+    private static final double PART_OF_OTHERS = 0.2;
+
     private static final double MORE_RESISTANCE = 0.25;
 
     /// Loss by itself that is let pass, as a share of the charge used in a month (common practice:
@@ -80,7 +85,11 @@ public record Watch(
         }
 
         private double steepest(ToDoubleFunction<Moment> effect) {
-            return moments.stream().mapToDouble(effect).max().orElse(0);
+            return moments.stream()
+                    .mapToDouble(effect)
+                    .filter(each -> !Double.isNaN(each))
+                    .max()
+                    .orElse(0);
         }
 
         private void cellsOff(List<Finding> findings, GroupDeviation off) {
@@ -94,7 +103,7 @@ public record Watch(
             findings.add(
                     new Finding(
                             group,
-                            Cause.CELLS_OFF,
+                            Trouble.CELLS_OFF,
                             OptionalInt.of(cells),
                             Map.of(
                                     "capacityShare",
@@ -119,7 +128,7 @@ public record Watch(
             findings.add(
                     new Finding(
                             group,
-                            Cause.SELF_DISCHARGE,
+                            Trouble.SELF_DISCHARGE,
                             OptionalInt.empty(),
                             Map.of(
                                     "milliamps",
@@ -148,7 +157,7 @@ public record Watch(
             findings.add(
                     new Finding(
                             group,
-                            Cause.RESISTANCE,
+                            Trouble.RESISTANCE,
                             OptionalInt.empty(),
                             Map.of("milliohmsMore", 1000 * off.ohms()),
                             "group %d drops %s more than the others: a joint, a link or worn cells"
@@ -160,11 +169,14 @@ public record Watch(
         }
 
         private void misread(List<Finding> findings, GroupDeviation off) {
-            if (!(Math.abs(off.offsetVolts()) > MISREAD_VOLTS)) return;
+            double most = steepest(each -> Math.abs(each.strays().get(group)));
+            if (!(Math.abs(off.offsetVolts())
+                    > Math.max(findings.isEmpty() ? 0 : PART_OF_OTHERS * most, MISREAD_VOLTS)))
+                return;
             findings.add(
                     new Finding(
                             group,
-                            Cause.MISREAD,
+                            Trouble.MISREAD,
                             OptionalInt.empty(),
                             Map.of("offsetMillivolts", 1000 * off.offsetVolts()),
                             "group %d reads %s %s at any state: it is read wrongly"

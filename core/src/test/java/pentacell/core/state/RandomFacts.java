@@ -63,6 +63,7 @@ import pentacell.core.school.HoldSchool;
 import pentacell.core.school.RepairSchool;
 import pentacell.core.school.SchoolFact;
 import pentacell.core.school.TestSchool;
+import pentacell.core.use.UseFact;
 
 /// Random facts of every chapter, about few things, so that they meet each other.
 final class RandomFacts {
@@ -212,7 +213,13 @@ final class RandomFacts {
 
     private Fact ofBuilding() {
         String pack = name();
-        return switch (random.nextInt(15)) {
+        return switch (random.nextInt(19)) {
+            case 15 -> new UseFact.CanProbed(pack, cell(), 3.6);
+            case 16 -> new UseFact.CellReconnected(pack, cell());
+            case 17 ->
+                    new UseFact.GroupRetested(
+                            pack, random.nextInt(3), 20, LocalDate.of(2026, 1, 5));
+            case 18 -> new UseFact.CellReplaced(pack, 0, cell(), cell(), name());
             case 13 -> new ProofFact.WarmRead(pack, new Spot(random.nextInt(3), 0), 20);
             case 14 -> new ProofFact.AmbientRead(pack, random.nextInt(20), "");
             case 9 ->
@@ -291,7 +298,7 @@ final class RandomFacts {
     private CellFact ofCell() {
         CellId cell = cell();
         String run = "A-1#" + random.nextInt(3);
-        return switch (random.nextInt(15)) {
+        return switch (random.nextInt(19)) {
             case 14 -> new CellFact.CansCounted(cell, random.nextInt(1, 4));
             case 0 -> new CellFact.CellNamed(cell, Optional.of(name()), Optional.of("M" + name()));
             case 1 -> new CellFact.CellPlaced(cell, new Place("T1", 1, random.nextInt(1, 5)));

@@ -5,6 +5,7 @@ import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -44,7 +45,9 @@ final class RecordReader {
                     Place.class,
                     text -> Place.parse(text).orElseThrow(),
                     LocalDate.class,
-                    LocalDate::parse);
+                    LocalDate::parse,
+                    Instant.class,
+                    Instant::parse);
 
     private final Map<Class<?>, Shape> shapes = new HashMap<>();
 

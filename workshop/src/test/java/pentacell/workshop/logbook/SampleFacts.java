@@ -1,5 +1,6 @@
 package pentacell.workshop.logbook;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
@@ -93,6 +94,9 @@ import pentacell.core.school.HoldSchool;
 import pentacell.core.school.RepairSchool;
 import pentacell.core.school.SchoolFact;
 import pentacell.core.school.TestSchool;
+import pentacell.core.use.Alarms;
+import pentacell.core.use.Trouble;
+import pentacell.core.use.UseFact;
 
 /// One fact of every kind, or more where its body has more shapes.
 final class SampleFacts {
@@ -304,6 +308,24 @@ final class SampleFacts {
                 new ProofFact.WarmRead("Gate lamp", new Spot(1, 0), 31.5),
                 new ProofFact.AmbientRead("Gate lamp", 12, "sun on the lid"),
                 new ProofFact.BarRead("Gate lamp", 2, new BarReading(4.5, 30)),
+                new UseFact.HistoryLogged(
+                        "Gate lamp",
+                        "winter",
+                        Instant.parse("2025-12-01T06:30:00.250Z"),
+                        new PackLog(
+                                List.of(0.0, 3600.0),
+                                List.of(2.0, -1.0),
+                                List.of(List.of(3.31, 3.32), List.of(3.30, 3.31)))),
+                new UseFact.GroupsSeen("Gate lamp", 0, List.of(3.31, 3.30)),
+                new UseFact.CanProbed("Gate lamp", A, 3.278),
+                new UseFact.CanWarm("Gate lamp", B, 31.5),
+                new UseFact.EventNoted("Gate lamp", "board replaced", LocalDate.of(2025, 11, 2)),
+                new UseFact.GroupRetested("Gate lamp", 1, 20.9, LocalDate.of(2026, 1, 4)),
+                new UseFact.CellReconnected("Gate lamp", A),
+                new UseFact.CellReplaced("Gate lamp", 0, A, B, "at 0 V within hours"),
+                new UseFact.AlarmsSet("Gate lamp", new Alarms(2.6, 3.62, 40)),
+                new UseFact.TroubleSetAside(
+                        "Gate lamp", 1, Trouble.MISREAD, "its lead is the longest"),
                 new PlanFact.PartsPriced(List.of(new PartPrice(Part.STRIP, new Price(1.2, "EUR")))),
                 new PackFact.CellLock("Long night", A, PackFact.Lock.LOCKED),
                 new CellFact.CansCounted(A, 2),

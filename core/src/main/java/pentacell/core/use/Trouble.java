@@ -1,0 +1,29 @@
+package pentacell.core.use;
+
+import java.util.Locale;
+
+/// What can be the matter with a group of a pack in use.
+public enum Trouble {
+    /// A share of the capacity is gone: cells off the bar.
+    CELLS_OFF("cells off the bar"),
+    SELF_DISCHARGE("loses charge by itself"),
+    RESISTANCE("drops more under load"),
+    /// A constant offset at any state: it is read wrongly.
+    MISREAD("read wrongly");
+
+    private final String words;
+
+    Trouble(String words) {
+        this.words = words;
+    }
+
+    /// In words.
+    public String words() {
+        return words;
+    }
+
+    /// The name used in files.
+    public String code() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}
