@@ -145,7 +145,7 @@ final class CheckCommandTest {
             out.getBuffer().setLength(0);
             assertEquals(0, run("check", folder.resolve(name).toString()), err.toString());
             JsonNode json = JsonMapper.shared().readTree(out.toString());
-            assertEquals(181, json.get("cells").asInt());
+            assertEquals(219, json.get("cells").asInt());
             states.add(json.get("state").asString());
         }
         assertEquals(states.get(0), states.get(1));

@@ -16,6 +16,7 @@ import pentacell.desktop.intake.IntakeStation;
 import pentacell.desktop.match.MatchStation;
 import pentacell.desktop.plan.PlanStation;
 import pentacell.desktop.prove.ProveStation;
+import pentacell.desktop.service.ServiceStation;
 import pentacell.desktop.stock.StockStation;
 import pentacell.desktop.test.TestStation;
 
@@ -35,7 +36,8 @@ public record Workbench(Desk desk, List<Station> stations, Frame frame) {
                     PlanStation::new,
                     MatchStation::new,
                     BuildStation::new,
-                    ProveStation::new);
+                    ProveStation::new,
+                    ServiceStation::new);
 
     public Workbench {
         stations = List.copyOf(stations);

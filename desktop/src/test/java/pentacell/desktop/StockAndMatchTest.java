@@ -32,7 +32,7 @@ final class StockAndMatchTest {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT4);
             TableView<?> table = bench.robot.lookup("#stock-table").queryAs(TableView.class);
             int all = table.getItems().size();
-            assertEquals(181, all);
+            assertEquals(219, all);
             drag(bench, "#field", 0.5, 0.5, 0.95, 0.9);
             bench.await(
                     "the table follows",

@@ -134,7 +134,7 @@ final class WindowTest {
             bench.robot.interact(() -> bench.bench.frame().open(other));
             bench.await(
                     "it is refused", () -> bench.text("#said").contains("is not a workshop file"));
-            assertEquals(181, Cells.of(bench.state()).all().size());
+            assertEquals(219, Cells.of(bench.state()).all().size());
         }
     }
 

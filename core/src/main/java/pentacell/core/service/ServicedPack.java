@@ -34,6 +34,7 @@ import pentacell.core.use.Trouble;
 /// @param judged the stretch that was looked through
 /// @param watch what stands out there
 /// @param bands how far groups strayed over the whole history
+/// @param recent the same over the stretch that was looked through
 /// @param alarms limits that were passed in the stretch looked through
 /// @param trends of the groups that were tested, by group from 0
 /// @param wanted of each group
@@ -45,6 +46,7 @@ public record ServicedPack(
         Optional<Timeline> judged,
         Optional<Watch> watch,
         Optional<StrayBands> bands,
+        Optional<StrayBands> recent,
         List<UseAlarm> alarms,
         SortedMap<Integer, GroupTrend> trends,
         Wanted wanted) {
@@ -101,6 +103,7 @@ public record ServicedPack(
                 judged,
                 judged.map(stretch -> Watch.of(stretch.log(), cans)),
                 history.map(StrayBands::of),
+                judged.map(StrayBands::of),
                 judged.or(() -> history).map(each -> UseAlarm.of(each, alarms)).orElse(List.of()),
                 trends,
                 wanted(built, trends));
@@ -142,6 +145,17 @@ public record ServicedPack(
                         .min()
                         .orElseGet(built::leastAmpHours);
         return new Wanted(END_SHARE * first, Wanted.Source.SHARE_OF_FIRST);
+    }
+
+    /// How the spread of its groups near empty changes, in mV a year; empty when its history is too
+    /// short to tell.
+    public OptionalDouble spreadAYear() {
+        return bands.map(StrayBands::spreadAYear).orElse(OptionalDouble.empty());
+    }
+
+    /// The limits beyond which an alarm is raised: those that were set, else the usual ones.
+    public Alarms alarmLimits() {
+        return use.alarms().orElseGet(() -> UseAlarm.usual(built.chemistry()));
     }
 
     /// What stands out and was not set aside by a person, the surest first.

@@ -1,11 +1,12 @@
 package pentacell.core.service;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Predicate;
+import org.hipparchus.stat.regression.SimpleRegression;
 import pentacell.core.service.PackHistory.Moment;
 
 /// How far groups stray from their median over the time of a history, near full, at rest and near
@@ -17,6 +18,9 @@ import pentacell.core.service.PackHistory.Moment;
 public record StrayBands(List<Span> nearFull, List<Span> atRest, List<Span> nearEmpty) {
     private static final double NEAR = 0.2;
     private static final double REST_SHARE = 0.03;
+
+    private static final double YEAR_HOURS = 365.25 * 24;
+    private static final double LEAST_YEARS = 0.25;
 
     /// So many spans over the whole history.
     private static final int SPANS = 240;
@@ -101,13 +105,25 @@ public record StrayBands(List<Span> nearFull, List<Span> atRest, List<Span> near
         return middle;
     }
 
-    /// What a group strays by on average in the last spans, in mV.
-    ///
-    /// @param since spans before are left out; empty for all
-    public static OptionalDouble usual(List<Span> spans, int group, Optional<Instant> since) {
-        return spans.stream()
-                .filter(each -> since.isEmpty() || !each.at().isBefore(since.get()))
-                .mapToDouble(each -> each.strays().get(group))
-                .average();
+    /// How the spread of the groups near empty changes, in mV a year, by a line through all spans;
+    /// empty over less than a quarter of a year, where days and nights hide it.
+    public OptionalDouble spreadAYear() {
+        if (nearEmpty.size() < 3) return OptionalDouble.empty();
+        Instant first = nearEmpty.get(0).at();
+        double years =
+                Duration.between(first, nearEmpty.get(nearEmpty.size() - 1).at()).toHours()
+                        / YEAR_HOURS;
+        if (years < LEAST_YEARS) return OptionalDouble.empty();
+        SimpleRegression line = new SimpleRegression();
+        for (Span each : nearEmpty)
+            line.addData(
+                    Duration.between(first, each.at()).toHours() / YEAR_HOURS,
+                    each.highest() - each.lowest());
+        return OptionalDouble.of(line.getSlope());
+    }
+
+    /// What a group strays by on average, in mV; empty without any span.
+    public static OptionalDouble usual(List<Span> spans, int group) {
+        return spans.stream().mapToDouble(each -> each.strays().get(group)).average();
     }
 }

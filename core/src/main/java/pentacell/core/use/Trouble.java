@@ -6,10 +6,10 @@ import java.util.Locale;
 public enum Trouble {
     /// A share of the capacity is gone: cells off the bar.
     CELLS_OFF("cells off the bar"),
-    SELF_DISCHARGE("loses charge by itself"),
-    RESISTANCE("drops more under load"),
+    SELF_DISCHARGE("charge is lost by itself"),
+    RESISTANCE("a joint, a link or worn cells"),
     /// A constant offset at any state: it is read wrongly.
-    MISREAD("read wrongly");
+    MISREAD("a lead or a meter that reads wrongly");
 
     private final String words;
 

@@ -335,12 +335,8 @@ final class ServicedPackTest {
         assertEquals(1, before.doubted());
         assertEquals(Optional.of(4), before.brokenJoints(1).wanted());
         StrayBands bands = before.bands().orElseThrow();
-        assertTrue(
-                StrayBands.usual(bands.nearEmpty(), 1, Optional.empty()).orElseThrow() < -40,
-                "lowest when empty");
-        assertTrue(
-                Math.abs(StrayBands.usual(bands.nearEmpty(), 0, Optional.empty()).orElseThrow())
-                        < 5);
+        assertTrue(StrayBands.usual(bands.nearEmpty(), 1).orElseThrow() < -40, "lowest when empty");
+        assertTrue(Math.abs(StrayBands.usual(bands.nearEmpty(), 0).orElseThrow()) < 5);
 
         journal.log(new UseFact.CellReconnected(PACK, cell(1, 2)));
         assertTrue(judged(journal).watch().isEmpty(), "nothing was read since");

@@ -9,6 +9,7 @@ public record PackWork(String pack, Kind kind) {
         PLAN,
         MATCH,
         BUILD,
-        PROVE
+        PROVE,
+        SERVICE
     }
 }

@@ -2,6 +2,8 @@ package pentacell.desktop.match;
 
 import java.util.ArrayList;
 import java.util.List;
+import pentacell.core.assembly.Assemblies;
+import pentacell.core.assembly.Standing;
 import pentacell.core.need.Planned;
 import pentacell.core.need.Plans;
 import pentacell.core.pack.Pack;
@@ -13,10 +15,18 @@ import pentacell.desktop.frame.Due;
 public final class MatchDue {
     private MatchDue() {}
 
+    /// Packs that are not put together yet: of the others every cell was in a hand.
+    static List<Pack> inTheMaking(WorkshopState state) {
+        return Packs.of(state).all().values().stream()
+                .filter(pack ->
+                        Assemblies.of(state).assembly(pack.name()).standing() == Standing.BUILDING)
+                .toList();
+    }
+
     /// What is due at Match.
     public static List<Due> of(WorkshopState state) {
         List<Due> due = new ArrayList<>();
-        for (Pack pack : Packs.of(state).all().values()) {
+        for (Pack pack : inTheMaking(state)) {
             int left = pack.cellCount() - pack.picked().size();
             if (pack.picked().isEmpty())
                 due.add(new Due(pack.name() + " is matched, ready to pick", Due.Urgency.READY));

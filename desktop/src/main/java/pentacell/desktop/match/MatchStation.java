@@ -126,7 +126,7 @@ public final class MatchStation implements Station {
                 .stateProperty()
                 .map(state -> {
                     int toPick = 0;
-                    for (Pack pack : Packs.of(state).all().values())
+                    for (Pack pack : MatchDue.inTheMaking(state))
                         toPick += pack.cellCount() - pack.picked().size();
                     return toPick;
                 });

@@ -1,7 +1,5 @@
 package pentacell.desktop.prove;
 
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -10,7 +8,6 @@ import java.util.stream.Collectors;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -21,6 +18,7 @@ import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.PackWork;
+import pentacell.desktop.frame.WatchedFolderField;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.NumberField;
 import pentacell.desktop.kit.OnlyWhenSaid;
@@ -38,7 +36,6 @@ final class LoadTestPane extends VBox {
     private final ComboBox<String> tests = new ComboBox<>();
     private final FanPicture fan = new FanPicture();
     private final NumberField end;
-    private final TextField folder = new TextField();
     private final CheckBox corrected = new CheckBox("As this workshop’s packs gave");
     private final LoadLogs logs;
     private boolean isFilling;
@@ -47,7 +44,7 @@ final class LoadTestPane extends VBox {
         this.model = model;
         this.files = files;
         this.logs = logs;
-        logs.onSaid(message::setText);
+        logs.intake().onSaid(message::setText);
         setId("load-test-pane");
         getStyleClass().add("plan-pane");
         meaning.setId("load-test-meaning");
@@ -73,21 +70,6 @@ final class LoadTestPane extends VBox {
                     if (name != null && !isFilling) model.look(name);
                 });
         VBox.setVgrow(fan, Priority.ALWAYS);
-        Label folderCaption = new Label("Watched folder");
-        folderCaption.setLabelFor(folder);
-        folderCaption.getStyleClass().add("caption");
-        folder.setId("load-test-folder");
-        folder.setPromptText("none");
-        folder.setPrefColumnCount(11);
-        folder.setText(logs.folder().map(Path::toString).orElse(""));
-        folder.setOnAction(enter -> watch());
-        folder.focusedProperty()
-                .subscribe(isFocused -> {
-                    if (!isFocused) watch();
-                });
-        folder.setTooltip(
-                new Tooltip(
-                        "A folder that a board or a bench load writes its logs into: each is taken in when it has stopped growing, and again when it has grown."));
         Label test = new Label("Test");
         test.getStyleClass().add("caption");
         getChildren()
@@ -99,7 +81,8 @@ final class LoadTestPane extends VBox {
                                 new VBox(test, tests),
                                 end,
                                 PlainButton.of("Import a log", "load-test-import", this::read),
-                                new VBox(folderCaption, folder),
+                                new WatchedFolderField(
+                                        logs.intake(), "load-test-folder", message::setText),
                                 corrected,
                                 ControlRow.gap(),
                                 PlainButton.of("Swap at Match", "load-test-swap", this::atMatch)),
@@ -231,20 +214,9 @@ final class LoadTestPane extends VBox {
         return String.join(" ", said);
     }
 
-    private void watch() {
-        String typed = folder.getText().strip();
-        if (typed.equals(logs.folder().map(Path::toString).orElse(""))) return;
-        if (!typed.isEmpty() && !Files.isDirectory(Path.of(typed))) {
-            message.setText(typed + " is no folder.");
-            return;
-        }
-        message.setText("");
-        logs.watch(typed);
-    }
-
     private void read() {
         if (model.judgedProperty().get().isEmpty() || end.mark()) return;
         logs.endsAt(end.isBlank() ? OptionalDouble.empty() : end.typed());
-        files.which("Log of a load test", "Logs of groups", "*.csv").ifPresent(logs::take);
+        files.which("Log of a load test", "Logs of groups", "*.csv").ifPresent(logs.intake()::take);
     }
 }

@@ -10,6 +10,7 @@ import pentacell.core.assembly.Standing;
 import pentacell.core.pack.Packs;
 import pentacell.core.proof.Proofs;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.use.PacksInUse;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
@@ -36,7 +37,7 @@ public final class ProveStation implements Station {
     public ProveStation(Desk desk, FileAsk files) {
         this.desk = desk;
         model = new ProveModel(desk);
-        LoadLogs logs = new LoadLogs(model);
+        LoadLogs logs = LoadLogs.of(model);
         view = new Lazy<>(() -> new ProveView(desk, files, model, logs));
     }
 
@@ -76,7 +77,10 @@ public final class ProveStation implements Station {
         for (String name : Packs.of(state).all().keySet()) {
             Standing standing = Assemblies.of(state).assembly(name).standing();
             boolean isReady = standing == Standing.TRIAL || standing == Standing.FINAL;
-            if (isReady && Proofs.of(state).proof(name).tests().isEmpty()) waiting.add(name);
+            // one that is in use has long been proved by it
+            if (isReady
+                    && Proofs.of(state).proof(name).tests().isEmpty()
+                    && !PacksInUse.of(state).pack(name).isKnown()) waiting.add(name);
         }
         return waiting;
     }

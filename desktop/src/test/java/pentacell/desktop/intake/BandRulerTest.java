@@ -49,7 +49,7 @@ final class BandRulerTest {
         for (Chemistry chemistry : Chemistry.values())
             counted +=
                     BandRuler.rows(demo, chemistry).stream().mapToInt(BandRuler.Row::count).sum();
-        assertEquals(181, counted);
+        assertEquals(219, counted);
     }
 
     @Test

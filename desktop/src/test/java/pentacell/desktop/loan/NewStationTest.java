@@ -31,7 +31,7 @@ import pentacell.workshop.logbook.Opening;
 final class NewStationTest {
     private static final List<Chapter<?>> CHAPTERS = with(Chapters.ALL, Loans.CHAPTER);
     private static final List<BiFunction<Desk, FileAsk, Station>> STATIONS =
-            with(Workbench.STATIONS, LoanStation::new);
+            with(Workbench.STATIONS.subList(0, 8), LoanStation::new);
     private static final List<DemoChapter> STORY =
             with(
                     TarnHollow.CHAPTERS,
@@ -91,7 +91,7 @@ final class NewStationTest {
             assertEquals(
                     "{bench meter=the school, spare meter=the sawmill}",
                     Loans.of(state).borrowers().toString());
-            assertEquals(181, Cells.of(state).all().size());
+            assertEquals(219, Cells.of(state).all().size());
         }
         // a program without the chapter does not lose what it cannot read
         assertTrue(

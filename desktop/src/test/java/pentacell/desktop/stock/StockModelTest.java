@@ -84,7 +84,7 @@ final class StockModelTest {
         assertEquals("Brushed", brushed.name());
         assertEquals(2, brushed.capacity().count());
         onUi(() -> model.brush(Set.of()));
-        assertEquals(181, model.shownProperty().get().inBrush().size());
+        assertEquals(219, model.shownProperty().get().inBrush().size());
     }
 
     @Test
@@ -93,7 +93,7 @@ final class StockModelTest {
         assertEquals(157, model.shownProperty().get().rows().size());
         assertTrue(model.models().containsKey("Bramfer BF26-L"), "it can be asked back");
         onUi(() -> model.toggle("Bramfer BF26-L"));
-        assertEquals(181, model.shownProperty().get().rows().size());
+        assertEquals(219, model.shownProperty().get().rows().size());
     }
 
     @Test

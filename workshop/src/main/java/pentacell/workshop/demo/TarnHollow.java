@@ -8,13 +8,16 @@ import pentacell.core.state.WorkshopState;
 import pentacell.workshop.logbook.Logbook.Draft;
 
 /// The story of the demo workshop, the same every time: 25 donors, 20 of them opened, 181 cells in
-/// all stages of the work, and the mishaps of the trade.
+/// all stages of the work, the mishaps of the trade, and 38 cells of a pack that is in use.
 public final class TarnHollow {
     /// The pack that runs the site through a long night.
     public static final String LONG_NIGHT = "Long night 24 V";
 
     /// The pack of the dome shutter's motor.
     public static final String DOME = "Dome shutter 12 V";
+
+    /// The pack of the red lamps along the dome path, in use since two years.
+    public static final String RED_LAMPS = "Red lamps 12 V";
 
     /// The chapters of the story in its order, one line each: a new one goes at the end.
     public static final List<DemoChapter> CHAPTERS =
@@ -27,7 +30,8 @@ public final class TarnHollow {
                     DemoUnopened::write,
                     DemoPlans::write,
                     DemoBuild::write,
-                    DemoProve::write);
+                    DemoProve::write,
+                    DemoService::write);
 
     private TarnHollow() {}
 

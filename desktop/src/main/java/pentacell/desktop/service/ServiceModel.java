@@ -1,0 +1,216 @@
+package pentacell.desktop.service;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import pentacell.core.assembly.Standing;
+import pentacell.core.cell.CellId;
+import pentacell.core.grade.JudgedStock;
+import pentacell.core.journal.Fact;
+import pentacell.core.pack.PackFact;
+import pentacell.core.service.CanRepair;
+import pentacell.core.service.CanSearch;
+import pentacell.core.service.EndOfLife;
+import pentacell.core.service.ServicedPack;
+import pentacell.core.state.WorkshopState;
+import pentacell.core.use.UseFact;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.PackInHand;
+import pentacell.desktop.frame.WhileWatched;
+
+/// What Service knows: the pack in hand with all that was logged of it in use, judged away from the
+/// window's thread, and which can is searched.
+final class ServiceModel {
+    private final Desk desk;
+    private final PackInHand inHand;
+    private final ReadOnlyObjectWrapper<Optional<Judged>> judged =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Searched>> searched =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private Sought sought = Sought.BROKEN_JOINT;
+    private Optional<Integer> chosenGroup = Optional.empty();
+    private Optional<CellId> chosenCan = Optional.empty();
+    private int turn;
+    private final WhileWatched work = new WhileWatched(this::workOut);
+
+    /// What is searched.
+    enum Sought {
+        BROKEN_JOINT("a can off its bar"),
+        HEATER("a can that warms itself");
+
+        private final String words;
+
+        Sought(String words) {
+            this.words = words;
+        }
+
+        String words() {
+            return words;
+        }
+    }
+
+    /// A pack, judged.
+    ///
+    /// @param repairs of the cans that were found
+    /// @param end what becomes of its cells when it is taken apart
+    record Judged(ServicedPack pack, List<CanRepair> repairs, EndOfLife end) {
+        Judged {
+            repairs = List.copyOf(repairs);
+        }
+    }
+
+    /// A search that goes on.
+    ///
+    /// @param next the can to be read next: the one pointed at, else the first in the order
+    record Searched(Sought sought, CanSearch search, Optional<CanSearch.Can> next) {}
+
+    ServiceModel(Desk desk) {
+        this.desk = desk;
+        inHand = new PackInHand(desk, standing -> standing == Standing.FINAL);
+        inHand.nameProperty()
+                .subscribe(name -> {
+                    chosenGroup = Optional.empty();
+                    chosenCan = Optional.empty();
+                    work.refresh();
+                });
+        desk.ledger().stateProperty().subscribe(state -> work.refresh());
+    }
+
+    Desk desk() {
+        return desk;
+    }
+
+    PackInHand inHand() {
+        return inHand;
+    }
+
+    /// The pack in hand; empty while none is matched.
+    ReadOnlyObjectProperty<Optional<Judged>> judgedProperty() {
+        return judged.getReadOnlyProperty();
+    }
+
+    /// The search that goes on; empty while no pack is matched.
+    ReadOnlyObjectProperty<Optional<Searched>> searchedProperty() {
+        return searched.getReadOnlyProperty();
+    }
+
+    /// Searches something else.
+    void search(Sought other) {
+        if (sought == other) return;
+        sought = other;
+        chosenCan = Optional.empty();
+        look();
+    }
+
+    /// Searches another group.
+    ///
+    /// @param group from 0
+    void searchGroup(int group) {
+        chosenGroup = Optional.of(group);
+        chosenCan = Optional.empty();
+        look();
+    }
+
+    /// Reads this can next, whatever the order says.
+    void readNext(CellId cell) {
+        chosenCan = Optional.of(cell);
+        look();
+    }
+
+    private void look() {
+        searched.set(judged.get().map(now -> searched(now.pack())));
+    }
+
+    private Searched searched(ServicedPack pack) {
+        int group =
+                chosenGroup
+                        .filter(each -> each < pack.built().groups().size())
+                        .orElseGet(pack::doubted);
+        CanSearch search =
+                switch (sought) {
+                    case BROKEN_JOINT -> pack.brokenJoints(group);
+                    case HEATER -> pack.heaters(group);
+                };
+        return new Searched(
+                sought,
+                search,
+                search.cans().stream()
+                        .filter(each -> chosenCan.equals(Optional.of(each.cell())))
+                        .findFirst()
+                        .or(search::next));
+    }
+
+    /// Says whether somebody looks: nothing is worked out while nobody does.
+    void watched(boolean isWatched) {
+        work.watched(isWatched);
+    }
+
+    private void workOut() {
+        int number = ++turn;
+        WorkshopState state = desk.ledger().state();
+        JudgedStock stock = desk.ledger().judged();
+        String name = inHand.name();
+        desk.work()
+                .lane("service")
+                .run(
+                        () ->
+                                ServicedPack.of(state, stock, name)
+                                        .map(pack ->
+                                                new Judged(
+                                                        pack,
+                                                        pack.repairs(state, stock),
+                                                        pack.endOfLife(state))),
+                        done -> {
+                            if (number != turn) return;
+                            judged.set(done);
+                            look();
+                        });
+    }
+
+    /// Logs something of the pack in hand.
+    void log(String words, Fact... facts) {
+        desk.ledger().log(words, List.of(facts), () -> {});
+    }
+
+    /// Logs a reading of the can that is next, or of another, and goes on to the one after.
+    void logRead(CellId cell, double figure) {
+        String pack = inHand.name();
+        chosenCan = Optional.empty();
+        log("Read " + cell, read(pack, cell, figure));
+    }
+
+    /// A reading of a can, as the search takes it.
+    UseFact read(String pack, CellId cell, double figure) {
+        return switch (sought) {
+            case BROKEN_JOINT -> new UseFact.CanProbed(pack, cell, figure);
+            case HEATER -> new UseFact.CanWarm(pack, cell, figure);
+        };
+    }
+
+    Sought sought() {
+        return sought;
+    }
+
+    /// A can was joined again.
+    void reconnected(CanRepair repair) {
+        CellId cell = repair.can().cell();
+        log("Join " + cell + " again", new UseFact.CellReconnected(inHand.name(), cell));
+    }
+
+    /// The cell that was found leaves, the one proposed takes its place.
+    void replaced(CanRepair repair, String reason) {
+        repair.replacement()
+                .ifPresent(each -> {
+                    CellId out = repair.can().cell();
+                    CellId in = each.swap().coming().id();
+                    List<Fact> facts = new ArrayList<>();
+                    facts.add(
+                            new UseFact.CellReplaced(
+                                    inHand.name(), repair.group(), out, in, reason));
+                    facts.add(new PackFact.CellsSwapped(inHand.name(), out, in));
+                    log("Replace " + out + " by " + in, facts.toArray(Fact[]::new));
+                });
+    }
+}

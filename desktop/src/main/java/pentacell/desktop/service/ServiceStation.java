@@ -1,0 +1,123 @@
+package pentacell.desktop.service;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import pentacell.core.service.ServiceDue;
+import pentacell.core.use.PackInUse;
+import pentacell.core.use.PacksInUse;
+import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Due;
+import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.Found;
+import pentacell.desktop.frame.PackWork;
+import pentacell.desktop.frame.Shot;
+import pentacell.desktop.frame.Station;
+import pentacell.desktop.kit.Lazy;
+import pentacell.desktop.theme.Theme;
+
+/// Service: what a pack says years later, which can it is, what is done about it, and how long it
+/// will do.
+public final class ServiceStation implements Station {
+    static final String NOW = "Now";
+    static final String HISTORY = "History";
+    static final String SEARCH = "Search";
+    static final String REPAIR = "Repair";
+    static final String YEARS = "Years";
+
+    private final Desk desk;
+    private final ServiceModel model;
+    private final Lazy<ServiceView> view;
+
+    public ServiceStation(Desk desk, FileAsk files) {
+        this.desk = desk;
+        model = new ServiceModel(desk);
+        UseLogs logs = UseLogs.of(model);
+        view = new Lazy<>(() -> new ServiceView(desk, files, model, logs));
+    }
+
+    @Override
+    public int number() {
+        return 9;
+    }
+
+    @Override
+    public String name() {
+        return "Service";
+    }
+
+    @Override
+    public Node view() {
+        return view.get().node();
+    }
+
+    @Override
+    public List<String> panes() {
+        return List.of(NOW, HISTORY, SEARCH, REPAIR, YEARS);
+    }
+
+    @Override
+    public void showPane(String name) {
+        view.get().show(name);
+    }
+
+    /// Packs for which something is due.
+    @Override
+    public ObservableValue<Number> waiting() {
+        return desk.ledger().stateProperty().map(state -> due().size());
+    }
+
+    @Override
+    public Optional<Node> bottom() {
+        return Optional.of(view.get().quickLine());
+    }
+
+    @Override
+    public void enter() {
+        view.get().begin();
+    }
+
+    @Override
+    public boolean takes(PackWork work) {
+        if (work.kind() != PackWork.Kind.SERVICE) return false;
+        model.inHand().take(work.pack());
+        return true;
+    }
+
+    @Override
+    public List<Due> due() {
+        List<Due> due = new ArrayList<>();
+        for (PackInUse use : PacksInUse.of(desk.ledger().state()).all().values()) {
+            if (!model.inHand().names().contains(use.pack())) continue;
+            ServiceDue.of(use).stream()
+                    .filter(each -> !each.at().isAfter(desk.now()))
+                    .findFirst()
+                    .ifPresent(each ->
+                            due.add(
+                                    new Due(
+                                            use.pack() + ": " + each.kind().words(),
+                                            each.kind() == ServiceDue.Kind.WATCH
+                                                    ? Due.Urgency.TIMED
+                                                    : Due.Urgency.READY)));
+        }
+        return due;
+    }
+
+    @Override
+    public List<Found> find(String wanted, int most) {
+        return Found.packs(model.inHand().names(), wanted, most, "service", model.inHand()::take);
+    }
+
+    /// Whether the pack in hand is judged.
+    public boolean isWorkedOut() {
+        return model.judgedProperty().get().isPresent();
+    }
+
+    @Override
+    public List<Shot> shots() {
+        return List.of(
+                new Shot("service-paper", Theme.PAPER, () -> showPane(HISTORY), this::isWorkedOut));
+    }
+}
