@@ -41,7 +41,7 @@ final class StockAndMatchTest {
             bench.keys(KeyCode.ESCAPE);
             bench.await("Escape drops the brush", () -> table.getItems().size() == all);
             bench.click("#model-Quill-Q22");
-            bench.await("a model can be hidden", () -> table.getItems().size() == all - 42);
+            bench.await("a model can be hidden", () -> table.getItems().size() == all - 80);
         }
     }
 

@@ -1,6 +1,7 @@
 package pentacell.desktop.frame;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Predicate;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -18,7 +19,7 @@ public final class PackInHand {
 
     /// A pack that is in the making.
     public PackInHand(Desk desk) {
-        this(desk, standing -> standing != Standing.FINAL);
+        this(desk, PackInHand::isInTheMaking);
     }
 
     /// @param isWanted how far the pack is that is taken when none is in hand
@@ -26,6 +27,11 @@ public final class PackInHand {
         this.desk = desk;
         this.isWanted = isWanted;
         desk.ledger().stateProperty().subscribe(this::follow);
+    }
+
+    /// Whether a pack is still worked on at the bench.
+    public static boolean isInTheMaking(Standing standing) {
+        return standing != Standing.FINAL;
     }
 
     /// Its name; empty when none is matched.
@@ -48,15 +54,18 @@ public final class PackInHand {
         if (names().contains(other)) name.set(other);
     }
 
+    /// The pack that is taken when none is in hand: the last one matched that is as far as wanted,
+    /// else the last one; empty when none is matched.
+    public static Optional<String> first(WorkshopState state, Predicate<Standing> isWanted) {
+        List<String> names = List.copyOf(Packs.of(state).all().keySet());
+        Optional<String> last = names.stream().reduce((one, next) -> next);
+        return names.stream()
+                .filter(each -> isWanted.test(Assemblies.of(state).assembly(each).standing()))
+                .reduce((one, next) -> next)
+                .or(() -> last);
+    }
+
     private void follow(WorkshopState state) {
-        if (Packs.of(state).pack(name.get()).isPresent()) return;
-        List<String> names = names();
-        List<String> wanted =
-                names.stream()
-                        .filter(each ->
-                                isWanted.test(Assemblies.of(state).assembly(each).standing()))
-                        .toList();
-        List<String> among = wanted.isEmpty() ? names : wanted;
-        name.set(among.isEmpty() ? "" : among.get(among.size() - 1));
+        if (Packs.of(state).pack(name.get()).isEmpty()) name.set(first(state, isWanted).orElse(""));
     }
 }

@@ -41,6 +41,7 @@ import pentacell.core.school.Grading;
 import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Job;
+import pentacell.desktop.frame.PackInHand;
 
 /// What Match knows: the pack in hand with its figures, the shelf beside it, and the searches that
 /// run.
@@ -173,9 +174,7 @@ final class MatchModel {
     private void keepPackInHand(WorkshopState state) {
         if ((packName.get().isEmpty() || packName.get().equals(NEW_PACK))
                 && !Packs.of(state).all().isEmpty())
-            packName.set(
-                    List.copyOf(Packs.of(state).all().keySet())
-                            .get(Packs.of(state).all().size() - 1));
+            packName.set(PackInHand.first(state, PackInHand::isInTheMaking).orElseThrow());
     }
 
     private void refresh() {

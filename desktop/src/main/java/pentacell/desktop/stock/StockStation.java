@@ -29,9 +29,7 @@ public final class StockStation implements Station {
 
     @Override
     public List<Shot> shots() {
-        return List.of(
-                new Shot("stock-paper", Theme.PAPER, this::pose),
-                new Shot("stock-shed", Theme.SHED, this::pose));
+        return List.of(new Shot("stock-paper", Theme.PAPER, this::pose));
     }
 
     private void pose() {

@@ -90,7 +90,7 @@ final class StockModelTest {
     @Test
     void aHiddenModelIsGoneUntilItIsShownAgain() {
         onUi(() -> model.toggle("Bramfer BF26-L"));
-        assertEquals(157, model.shownProperty().get().rows().size());
+        assertEquals(195, model.shownProperty().get().rows().size());
         assertTrue(model.models().containsKey("Bramfer BF26-L"), "it can be asked back");
         onUi(() -> model.toggle("Bramfer BF26-L"));
         assertEquals(219, model.shownProperty().get().rows().size());
