@@ -1,12 +1,17 @@
 package pentacell.cli;
 
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import pentacell.core.Chapters;
+import pentacell.core.cell.Chemistry;
+import pentacell.instruments.simulated.PackDevice;
 import pentacell.instruments.simulated.SimulatedInstrument;
 import pentacell.instruments.simulated.StandIn;
 import pentacell.instruments.simulated.StandInCells;
+import pentacell.instruments.simulated.VirtualPack;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -26,6 +31,11 @@ import picocli.CommandLine.Option;
             "  ./pentacell instrument --kind four-slot --port 7801 --speed 600"
         })
 final class InstrumentCommand implements Callable<Integer> {
+    private static final int PACK_GROUPS = 7;
+    private static final int WEAK_GROUP = 4;
+    private static final double PACK_AMP_HOURS = 22;
+    private static final double PACK_OHMS = 0.006;
+
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec = CommandLine.Model.CommandSpec.create();
 
@@ -33,7 +43,8 @@ final class InstrumentCommand implements Callable<Integer> {
             names = "--kind",
             defaultValue = "four-slot",
             paramLabel = "KIND",
-            description = "four-slot (default), eight-slot, bench-load or ac-meter")
+            description =
+                    "four-slot (default), eight-slot, bench-load, ac-meter; on a whole pack of 7S10P: pack-board, pack-load, or pack for both in one")
     private String kind = "four-slot";
 
     @Option(
@@ -53,22 +64,27 @@ final class InstrumentCommand implements Callable<Integer> {
     @Override
     public Integer call() throws InterruptedException {
         Optional<StandIn> standIn = StandIn.of(kind);
-        if (standIn.isEmpty())
+        Optional<PackDevice.Kind> onPack = PackDevice.Kind.of(kind);
+        if (standIn.isEmpty() && onPack.isEmpty())
             throw Usage.wrong(
                     spec,
-                    "--kind must be four-slot, eight-slot, bench-load or ac-meter, was " + kind);
+                    "--kind must be four-slot, eight-slot, bench-load, ac-meter, pack-board, pack-load or pack, was "
+                            + kind);
         if (port < 0 || port > 65_535)
             throw Usage.wrong(spec, "--port must be 0 to 65535, was " + port);
         if (!(speed >= 0.01 && speed <= 10_000))
             throw Usage.wrong(spec, "--speed must be 0.01 to 10000, was " + speed);
         try (SimulatedInstrument instrument =
-                SimulatedInstrument.start(
-                        standIn.get(),
-                        standIn.get().words(),
-                        speed,
-                        new StandInCells(Chapters::empty),
-                        1,
-                        port)) {
+                onPack.isPresent()
+                        ? SimulatedInstrument.start(
+                                onPack.get(), onPack.get().words(), speed, pack(), port)
+                        : SimulatedInstrument.start(
+                                standIn.orElseThrow(),
+                                standIn.orElseThrow().words(),
+                                speed,
+                                new StandInCells(Chapters::empty),
+                                1,
+                                port)) {
             spec.commandLine().getOut().println("port " + instrument.port());
             spec.commandLine().getOut().flush();
             Thread.currentThread().join();
@@ -78,5 +94,15 @@ final class InstrumentCommand implements Callable<Integer> {
                     spec,
                     "port " + port + " is taken (" + failure.getMessage() + "); choose another");
         }
+    }
+
+    /// Seven groups of ten; the fifth holds a little less.
+    private static VirtualPack pack() {
+        List<VirtualPack.Group> groups = new ArrayList<>();
+        for (int g = 0; g < PACK_GROUPS; g++)
+            groups.add(
+                    new VirtualPack.Group(
+                            g == WEAK_GROUP ? 0.95 * PACK_AMP_HOURS : PACK_AMP_HOURS, PACK_OHMS));
+        return new VirtualPack(groups, Chemistry.NMC, 1);
     }
 }

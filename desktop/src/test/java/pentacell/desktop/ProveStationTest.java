@@ -129,6 +129,33 @@ final class ProveStationTest {
     }
 
     @Test
+    void aTestRunsOverTheLineAndIsJudged() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.robot.interact(() -> bench.bench.desk().settings().put("stand-in-speed", "6000"));
+            open(bench);
+            bench.click("#tab-run");
+            assertTrue(bench.text("#run-meaning").startsWith("Charge the pack full"));
+            set(bench, "#run-amps", "much");
+            bench.click("#run-begin");
+            assertTrue(bench.text("#run-message").contains("0.01"));
+            set(bench, "#run-amps", "11");
+            bench.click("#run-begin");
+            bench.await("it runs", () -> bench.text("#run-meaning").contains("drawn."));
+            bench.await(
+                    "it ends", () -> bench.text("#run-meaning").contains("Load test says what"));
+            assertEquals(2, proof(bench).tests().size());
+            bench.click("#tab-load-test");
+            bench.await("it is judged", () -> bench.text("#load-test-meaning").contains("at 11.0"));
+            // a line that nobody answers
+            bench.click("#tab-run");
+            set(bench, "#run-board", "127.0.0.1:1");
+            bench.click("#run-begin");
+            bench.await("it is said", () -> bench.text("#run-meaning").contains("broke off"));
+            assertEquals(2, proof(bench).tests().size());
+        }
+    }
+
+    @Test
     void aPlaceThatIsTooWarmIsNamed() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             open(bench);
@@ -201,6 +228,10 @@ final class ProveStationTest {
                             .fireEvent(new ActionEvent()));
             Files.writeString(logs.resolve("third night.csv"), secondTest());
             bench.await("it is taken in", () -> proof(bench).tests().containsKey("third night"));
+            // what is said of it moves the buttons
+            bench.await(
+                    "and judged",
+                    () -> bench.text("#load-test-before").contains("Before (bench load, 4 A)"));
             Path again = folder.resolve("again.csv");
             Files.writeString(again, secondTest());
             when(bench.files.which(any(), any(), any())).thenReturn(Optional.of(again));

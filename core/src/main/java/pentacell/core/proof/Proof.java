@@ -2,7 +2,6 @@ package pentacell.core.proof;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -59,6 +58,7 @@ public record Proof(
             case ProofFact.LoadTested tested ->
                     with(new Test(tested.test(), at, tested.endVolts(), tested.log()));
             case ProofFact.HandRead read -> with(grown(at, read));
+            case ProofFact.MomentsRead read -> with(grown(at, read));
             case ProofFact.GroupTested group -> {
                 SortedMap<Integer, AloneRun> after = new TreeMap<>(alone);
                 after.put(group.group(), group.run());
@@ -116,6 +116,19 @@ public record Proof(
         return new Proof(pack, after, alone, full, charge, system, trip, underLoad);
     }
 
+    /// A test with more moments; those before what it has are left out.
+    private Test grown(Instant at, ProofFact.MomentsRead read) {
+        PackLog more = read.readings();
+        Optional<Test> before =
+                Optional.ofNullable(tests.get(read.test()))
+                        .filter(test -> test.log().volts().size() == more.volts().size());
+        Test grown =
+                before.orElseGet(() ->
+                        new Test(
+                                read.test(), at, read.endVolts(), PackLog.of(more.volts().size())));
+        return new Test(grown.name(), grown.at(), read.endVolts(), grown.log().plus(more));
+    }
+
     /// A test by hand with a reading more; one that comes at the same moment, or has another number
     /// of groups, begins it anew.
     private Test grown(Instant at, ProofFact.HandRead read) {
@@ -124,21 +137,17 @@ public record Proof(
                         .filter(test -> test.log().volts().size() == read.volts().size());
         Instant begun = before.map(Test::at).orElse(at);
         double second = Duration.between(begun, at).toMillis() / 1000.0;
-        List<Double> seconds = new ArrayList<>();
-        List<Double> amps = new ArrayList<>();
-        List<List<Double>> volts = new ArrayList<>();
-        for (int g = 0; g < read.volts().size(); g++) volts.add(new ArrayList<>());
-        if (before.isPresent()) {
-            PackLog log = before.get().log();
-            for (int i = 0; i < log.seconds().size() && log.seconds().get(i) < second; i++) {
-                seconds.add(log.seconds().get(i));
-                amps.add(log.amps().get(i));
-                for (int g = 0; g < volts.size(); g++) volts.get(g).add(log.volts().get(g).get(i));
-            }
-        }
-        seconds.add(second);
-        amps.add(read.amps());
-        for (int g = 0; g < volts.size(); g++) volts.get(g).add(read.volts().get(g));
-        return new Test(read.test(), begun, read.endVolts(), new PackLog(seconds, amps, volts));
+        PackLog log =
+                before.map(test -> test.log().until(second))
+                        .orElse(PackLog.of(read.volts().size()));
+        return new Test(
+                read.test(),
+                begun,
+                read.endVolts(),
+                log.plus(
+                        new PackLog(
+                                List.of(second),
+                                List.of(read.amps()),
+                                read.volts().stream().map(List::of).toList())));
     }
 }

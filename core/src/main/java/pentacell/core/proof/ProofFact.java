@@ -33,6 +33,17 @@ public sealed interface ProofFact extends Fact {
         }
     }
 
+    /// Moments of a load test came over the line; they go on where the test of that name stands.
+    ///
+    /// @param endVolts of a group, at which it should end, in V
+    /// @param readings their seconds count from the begin of the test
+    record MomentsRead(String pack, String test, double endVolts, PackLog readings)
+            implements ProofFact {
+        public MomentsRead {
+            Limit.VOLTAGE.checked(endVolts);
+        }
+    }
+
     /// A group was discharged alone, from 0.
     record GroupTested(String pack, int group, AloneRun run) implements ProofFact {}
 

@@ -24,6 +24,7 @@ import pentacell.desktop.theme.Theme;
 /// Prove: what a finished pack gives, who ended it and why, and whether it may go into use.
 public final class ProveStation implements Station {
     static final String LOAD_TEST = "Load test";
+    static final String RUN = "Run";
     static final String GROUPS = "Groups";
     static final String HEAT = "Heat";
     static final String CHARGE = "Charge";
@@ -38,7 +39,8 @@ public final class ProveStation implements Station {
         this.desk = desk;
         model = new ProveModel(desk);
         LoadLogs logs = LoadLogs.of(model);
-        view = new Lazy<>(() -> new ProveView(desk, files, model, logs));
+        LineRun run = new LineRun(model);
+        view = new Lazy<>(() -> new ProveView(desk, files, model, logs, run));
     }
 
     @Override
@@ -58,7 +60,7 @@ public final class ProveStation implements Station {
 
     @Override
     public List<String> panes() {
-        return List.of(LOAD_TEST, GROUPS, HEAT, CHARGE, SYSTEM, VERDICT);
+        return List.of(LOAD_TEST, RUN, GROUPS, HEAT, CHARGE, SYSTEM, VERDICT);
     }
 
     @Override

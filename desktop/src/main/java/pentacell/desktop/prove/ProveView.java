@@ -26,11 +26,12 @@ final class ProveView {
     private final ComboBox<String> pack;
     private final QuickBar quick;
 
-    ProveView(Desk desk, FileAsk files, ProveModel model, LoadLogs logs) {
+    ProveView(Desk desk, FileAsk files, ProveModel model, LoadLogs logs, LineRun run) {
         pack = PackChoice.of("prove-pack", desk, model.inHand());
         quick = new QuickBar(desk, new ProveQuick(model), "A reading of the pack");
         panes = new StationPanes("prove-station", figures.node(), pack);
         panes.add(ProveStation.LOAD_TEST, () -> new LoadTestPane(model, logs, files))
+                .add(ProveStation.RUN, () -> new RunPane(model, run))
                 .add(ProveStation.GROUPS, () -> new GroupsPane(model))
                 .add(ProveStation.HEAT, () -> new HeatPane(model))
                 .add(ProveStation.CHARGE, () -> new ChargePane(model))

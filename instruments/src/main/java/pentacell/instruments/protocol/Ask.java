@@ -14,6 +14,8 @@ import pentacell.core.bay.Programme;
     @JsonSubTypes.Type(value = Ask.Stop.class, name = "stop"),
     @JsonSubTypes.Type(value = Ask.Replay.class, name = "replay"),
     @JsonSubTypes.Type(value = Ask.Read.class, name = "read"),
+    @JsonSubTypes.Type(value = Ask.Groups.class, name = "groups"),
+    @JsonSubTypes.Type(value = Ask.Load.class, name = "load"),
     @JsonSubTypes.Type(value = Ask.Insert.class, name = "insert"),
     @JsonSubTypes.Type(value = Ask.Fault.class, name = "fault")
 })
@@ -52,6 +54,13 @@ public sealed interface Ask {
 
     /// Read the cell in a slot now: voltage and, when the instrument can, resistance.
     record Read(long id, int slot) implements Ask {}
+
+    /// Of a board on a whole pack: read its groups now.
+    record Groups(long id) implements Ask {}
+
+    /// Of a bench load on a whole pack: draw so much from now on, in A; 0 draws nothing. One that
+    /// hears nothing for ten seconds lets go.
+    record Load(long id, double amps) implements Ask {}
 
     /// Only for stand-ins: put a virtual cell into a slot.
     ///

@@ -15,6 +15,7 @@ import java.util.OptionalDouble;
     @JsonSubTypes.Type(value = Tell.Done.class, name = "done"),
     @JsonSubTypes.Type(value = Tell.Refused.class, name = "refused"),
     @JsonSubTypes.Type(value = Tell.Reading.class, name = "reading"),
+    @JsonSubTypes.Type(value = Tell.Groups.class, name = "groups"),
     @JsonSubTypes.Type(value = Tell.Samples.class, name = "samples"),
     @JsonSubTypes.Type(value = Tell.Stage.class, name = "stage"),
     @JsonSubTypes.Type(value = Tell.Ended.class, name = "ended")
@@ -88,6 +89,18 @@ public sealed interface Tell {
     record Reading(
             long answers, int slot, double volts, OptionalDouble milliohms, OptionalDouble celsius)
             implements Answer {}
+
+    /// What the groups of a pack read.
+    ///
+    /// @param seconds by the board's own clock
+    /// @param amps drawn from the pack, below 0 when it is charged
+    /// @param volts of each group, from the pack's negative
+    record Groups(long answers, double seconds, double amps, List<Double> volts) implements Answer {
+        public Groups {
+            Objects.requireNonNull(volts, "volts");
+            volts = List.copyOf(volts);
+        }
+    }
 
     /// Samples of a run.
     ///

@@ -32,7 +32,7 @@ public final class SimulatedInstrument implements AutoCloseable {
     private static final long TICK_MILLIS = 20;
 
     private final ServerSocket server;
-    private final SimulatedSlots slots;
+    private final StandInDevice device;
     private final Set<Connection> connections = new CopyOnWriteArraySet<>();
     private final ScheduledExecutorService clock =
             Executors.newSingleThreadScheduledExecutor(
@@ -41,9 +41,9 @@ public final class SimulatedInstrument implements AutoCloseable {
             Thread.ofVirtual().name("stand-in accept").unstarted(this::accept);
     private long lastTick = System.nanoTime();
 
-    private SimulatedInstrument(ServerSocket server, SimulatedSlots slots) {
+    private SimulatedInstrument(ServerSocket server, StandInDevice device) {
         this.server = server;
-        this.slots = slots;
+        this.device = device;
     }
 
     /// Starts a stand-in.
@@ -51,8 +51,6 @@ public final class SimulatedInstrument implements AutoCloseable {
     /// @param speed how many of its seconds pass in one, 1 to 10000
     /// @param box the virtual cells by what is written on them
     /// @param port to listen on; 0 takes a free one
-    // each tick tells its own failures
-    @SuppressWarnings("FutureReturnValueIgnored")
     public static SimulatedInstrument start(
             StandIn kind,
             String name,
@@ -61,9 +59,24 @@ public final class SimulatedInstrument implements AutoCloseable {
             long seed,
             int port)
             throws IOException {
+        return start(new SimulatedSlots(kind, name, speed, box, seed), port);
+    }
+
+    /// Starts a stand-in on a whole pack.
+    ///
+    /// @param speed how many of its seconds pass in one, 0.01 to 10000
+    /// @param port to listen on; 0 takes a free one
+    public static SimulatedInstrument start(
+            PackDevice.Kind kind, String name, double speed, VirtualPack pack, int port)
+            throws IOException {
+        return start(new PackDevice(kind, name, speed, pack), port);
+    }
+
+    // each tick tells its own failures
+    @SuppressWarnings("FutureReturnValueIgnored")
+    private static SimulatedInstrument start(StandInDevice device, int port) throws IOException {
         ServerSocket server = new ServerSocket(port, 8, InetAddress.getLoopbackAddress());
-        SimulatedInstrument instrument =
-                new SimulatedInstrument(server, new SimulatedSlots(kind, name, speed, box, seed));
+        SimulatedInstrument instrument = new SimulatedInstrument(server, device);
         instrument.accepting.start();
         instrument.clock.scheduleAtFixedRate(
                 instrument::tick, TICK_MILLIS, TICK_MILLIS, TimeUnit.MILLISECONDS);
@@ -76,8 +89,11 @@ public final class SimulatedInstrument implements AutoCloseable {
     }
 
     /// What its slots are in truth; for tests and demonstrations.
+    ///
+    /// @throws IllegalStateException when it has none, being on a whole pack
     public SimulatedSlots slots() {
-        return slots;
+        if (device instanceof SimulatedSlots slots) return slots;
+        throw new IllegalStateException("a stand-in on a whole pack has no slots");
     }
 
     private void accept() {
@@ -97,7 +113,7 @@ public final class SimulatedInstrument implements AutoCloseable {
             long now = System.nanoTime();
             double seconds = (now - lastTick) / 1e9;
             lastTick = now;
-            SimulatedSlots.Passed passed = slots.pass(seconds);
+            StandInDevice.Passed passed = device.pass(seconds);
             for (Tell tell : passed.told()) connections.forEach(each -> each.send(tell));
             if (passed.cutConnections()) cutConnections();
         } catch (RuntimeException fault) {
@@ -163,7 +179,7 @@ public final class SimulatedInstrument implements AutoCloseable {
                 return List.of(new Tell.Refused(-1, String.valueOf(odd.getMessage())));
             }
             try {
-                return slots.answer(ask);
+                return device.answer(ask);
             } catch (RuntimeException odd) {
                 LOG.warn("could not do {}", ask, odd);
                 return List.of(

@@ -14,7 +14,7 @@ import pentacell.instruments.protocol.Wire;
 
 /// The slots of a stand-in: what is in them, what runs, what goes wrong on demand. Methods may be
 /// called from any thread; they follow one another.
-public final class SimulatedSlots {
+public final class SimulatedSlots implements StandInDevice {
     /// Rows told in one line; more are told in several.
     private static final int MOST_ROWS = 500;
 
@@ -61,11 +61,6 @@ public final class SimulatedSlots {
         }
     }
 
-    /// What came of the time that passed.
-    ///
-    /// @param cutConnections whether all connections are to be cut
-    record Passed(List<Tell> told, boolean cutConnections) {}
-
     /// Lets its clock run at another speed, 0.01 to 10000.
     public synchronized void setSpeed(double times) {
         speed = Math.clamp(times, 0.01, 10_000);
@@ -77,7 +72,8 @@ public final class SimulatedSlots {
     }
 
     /// Lets time pass, in s of the world.
-    synchronized Passed pass(double worldSeconds) {
+    @Override
+    public synchronized Passed pass(double worldSeconds) {
         List<Tell> told = new ArrayList<>();
         boolean restart = false;
         for (Slot slot : slots) {
@@ -127,7 +123,8 @@ public final class SimulatedSlots {
     }
 
     /// Answers what was asked.
-    synchronized List<Tell> answer(Ask ask) {
+    @Override
+    public synchronized List<Tell> answer(Ask ask) {
         return switch (ask) {
             case Ask.Identify identify -> List.of(identity(identify.id()));
             case Ask.Slots states ->
@@ -140,6 +137,8 @@ public final class SimulatedSlots {
             case Ask.Replay replay ->
                     withSlot(replay.id(), replay.slot(), slot -> replay(slot, replay));
             case Ask.Read read -> withSlot(read.id(), read.slot(), slot -> read(slot, read));
+            case Ask.Groups groups -> refused(groups.id(), "it is on no whole pack");
+            case Ask.Load load -> refused(load.id(), "it is on no whole pack");
             case Ask.Insert insert ->
                     withSlot(insert.id(), insert.slot(), slot -> insert(slot, insert));
             case Ask.Fault fault -> withSlot(fault.id(), fault.slot(), slot -> fail(slot, fault));

@@ -287,6 +287,14 @@ final class SampleFacts {
                                 List.of(0.0, 60.0),
                                 List.of(0.0, 5.0),
                                 List.of(List.of(3.35, 3.3), List.of(3.35, 3.29)))),
+                new ProofFact.MomentsRead(
+                        "Gate lamp",
+                        "by line",
+                        2.5,
+                        new PackLog(
+                                List.of(120.0),
+                                List.of(5.0),
+                                List.of(List.of(3.2), List.of(3.19)))),
                 new ProofFact.HandRead("Gate lamp", "by hand", 2.5, 5, List.of(3.3, 3.29)),
                 new ProofFact.GroupTested(
                         "Gate lamp", 1, new AloneRun(21.4, OptionalDouble.of(70.1))),
