@@ -56,17 +56,17 @@ public final class LogImport {
         }
     }
 
-    private static double since(long start) {
+    static double since(long start) {
         return (System.nanoTime() - start) / 1e6;
     }
 
-    private static double median(double[] values) {
+    static double median(double[] values) {
         double[] sorted = values.clone();
         Arrays.sort(sorted);
         return sorted[sorted.length / 2];
     }
 
-    private static long bareRead(Path file) throws IOException {
+    static long bareRead(Path file) throws IOException {
         long fields = 0;
         try (CsvReader<CsvRecord> csv = CsvReader.builder().ofCsvRecord(file)) {
             for (CsvRecord record : csv) fields += record.getFieldCount();

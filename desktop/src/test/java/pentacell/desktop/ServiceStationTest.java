@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.Collections;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
@@ -26,6 +27,9 @@ import pentacell.core.circuit.RestCurve;
 import pentacell.core.pack.Packs;
 import pentacell.core.use.PackInUse;
 import pentacell.core.use.PacksInUse;
+import pentacell.instruments.simulated.PackDevice;
+import pentacell.instruments.simulated.SimulatedInstrument;
+import pentacell.instruments.simulated.VirtualPack;
 import pentacell.workshop.demo.TarnHollow;
 
 /// Service as a person uses it.
@@ -231,6 +235,35 @@ final class ServiceStationTest {
                 set(bench, "#quick-line", "");
             }
             assertEquals(13, use(bench).retests().size());
+        }
+    }
+
+    @Test
+    void aBoardOnTheLineIsRead() throws Exception {
+        VirtualPack three =
+                new VirtualPack(
+                        Collections.nCopies(3, new VirtualPack.Group(24, 0.005)), Chemistry.NMC, 1);
+        VirtualPack two =
+                new VirtualPack(
+                        Collections.nCopies(2, new VirtualPack.Group(24, 0.005)), Chemistry.NMC, 1);
+        try (SimulatedInstrument board =
+                        SimulatedInstrument.start(PackDevice.Kind.BOARD, "board", 1, three, 0);
+                SimulatedInstrument other =
+                        SimulatedInstrument.start(PackDevice.Kind.BOARD, "board", 1, two, 0);
+                BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            open(bench);
+            set(bench, "#service-board", "127.0.0.1:" + board.port());
+            bench.click("#board-read");
+            bench.await("it is read", () -> use(bench).seen().size() == 1);
+            assertEquals(4.2, use(bench).seen().get(0).volts().get(2), 0.02);
+            set(bench, "#service-board", "127.0.0.1:" + other.port());
+            bench.click("#board-read");
+            bench.await(
+                    "another pack's", () -> bench.text("#now-message").contains("reads 2 groups"));
+            set(bench, "#service-board", "127.0.0.1:1");
+            bench.click("#board-read");
+            bench.await("nobody", () -> bench.text("#now-message").startsWith("No board answers"));
+            assertEquals(1, use(bench).seen().size());
         }
     }
 

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestReporter;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.cell.Chemistry;
@@ -112,7 +113,7 @@ final class WatchTest {
         "RESISTANCE, true",
         "MISREAD, true"
     })
-    void hiddenCausesAreFound(String hidden, boolean isThinned) {
+    void hiddenCausesAreFound(String hidden, boolean isThinned, TestReporter reporter) {
         int right = 0;
         int count = 0;
         int accused = 0;
@@ -173,6 +174,7 @@ final class WatchTest {
         String said =
                 "%s: right %d of 60, missed %d, counted right %d of 40, falsely accused %d"
                         .formatted(hidden, right, 60 - right, count, accused);
+        reporter.publishEntry("hidden causes", said);
         assertTrue(right >= 54, said);
         assertTrue(accused <= 2, said);
         if (hidden.equals("CELLS_OFF")) assertTrue(count >= 36, said);
@@ -221,5 +223,58 @@ final class WatchTest {
         assertEquals(Trouble.CELLS_OFF, watch.findings().get(0).cause());
         assertEquals(
                 30 * (1 - share), watch.findings().get(0).cellsOff().orElseThrow(), 1, "of 30");
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @DisplayName("two causes at once, in two groups of 30 packs each, are told apart")
+    @CsvSource({
+        "CELLS_OFF, SELF_DISCHARGE",
+        "CELLS_OFF, MISREAD",
+        "RESISTANCE, SELF_DISCHARGE",
+        "MISREAD, RESISTANCE"
+    })
+    void twoCausesAtOnceAreToldApart(Trouble one, Trouble other, TestReporter reporter) {
+        int right = 0;
+        int accused = 0;
+        for (int seed = 0; seed < 30; seed++) {
+            Random random = new Random(991L * one.ordinal() + 31L * other.ordinal() + seed);
+            List<Truth> groups = sound(random, 8 + random.nextInt(6));
+            int first = random.nextInt(groups.size() / 2);
+            int second = groups.size() / 2 + random.nextInt(groups.size() / 2);
+            groups.set(first, truth(one));
+            groups.set(second, truth(other));
+            Watch watch = Watch.of(history(groups, Chemistry.NMC, 30, random), 20);
+            boolean isFirst = isSaid(watch, first, one);
+            if (isFirst && isSaid(watch, second, other)) right++;
+            accused +=
+                    (int)
+                            watch.findings().stream()
+                                    .filter(each -> each.group() != first)
+                                    .filter(each -> each.group() != second)
+                                    .count();
+        }
+        String said =
+                "%s and %s: both right in %d of 30, falsely accused %d"
+                        .formatted(one, other, right, accused);
+        reporter.publishEntry("two causes", said);
+        assertTrue(right >= 27, said);
+        assertTrue(accused <= 2, said);
+    }
+
+    private static Truth truth(Trouble trouble) {
+        return switch (trouble) {
+            case CELLS_OFF -> new Truth(0.85, 0, OHMS / 0.85, 0);
+            case SELF_DISCHARGE -> new Truth(1, 0.02, OHMS, 0);
+            case RESISTANCE -> new Truth(1, 0, 3 * OHMS, 0);
+            case MISREAD -> new Truth(1, 0, OHMS, 0.025);
+        };
+    }
+
+    private static boolean isSaid(Watch watch, int group, Trouble trouble) {
+        return watch.findings().stream()
+                .filter(each -> each.group() == group)
+                .max(Comparator.comparingDouble(Finding::sure))
+                .filter(each -> each.cause() == trouble)
+                .isPresent();
     }
 }

@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.service.Finding;
@@ -26,10 +27,14 @@ import pentacell.desktop.kit.NumberField.NotUnderstood;
 import pentacell.desktop.kit.OnlyWhenSaid;
 import pentacell.desktop.kit.PlainButton;
 import pentacell.desktop.kit.Wrapping;
+import pentacell.instruments.bench.PackProbe;
 
 /// What stands out of a pack in use: the likely cause, what to look at next, and what every group
 /// reads.
 final class NowPane extends VBox {
+    /// Shared with Prove: mostly it is the same board.
+    private static final String BOARD = "pack-board-address";
+
     private final ServiceModel model;
     private final UseLogs logs;
     private final FileAsk files;
@@ -40,6 +45,7 @@ final class NowPane extends VBox {
     private final Label message = Wrapping.on(new Label());
     private final FittedTable<Row> groups =
             new FittedTable<>("now-groups", "Match a pack first (Ctrl+6).");
+    private final TextField board = new TextField();
     private final NumberField low = field("alarm-low", "Low / V", 0.5, 4);
     private final NumberField high = field("alarm-high", "High / V", 1, 5);
     private final NumberField spread = field("alarm-spread", "Apart at rest / mV", 1, 5000);
@@ -75,7 +81,12 @@ final class NowPane extends VBox {
                 .measured("At rest / mV", Quantity.MILLIVOLTS, Row::rest)
                 .measured("Near empty / mV", Quantity.MILLIVOLTS, Row::empty)
                 .inThisOrder();
-        groups.setMinHeight(120);
+        board.setId("service-board");
+        board.setPromptText("127.0.0.1:7801");
+        board.setPrefColumnCount(10);
+        model.desk().settings().get(BOARD).ifPresent(board::setText);
+        board.setOnAction(enter -> readBoard());
+        groups.setMinHeight(110);
         VBox.setVgrow(groups, Priority.ALWAYS);
         logs.intake().onSaid(message::setText);
         getChildren()
@@ -88,6 +99,8 @@ final class NowPane extends VBox {
                                 PlainButton.of("Import a history", "history-import", this::read),
                                 new WatchedFolderField(
                                         logs.intake(), "history-folder", message::setText),
+                                named("Board at", board),
+                                PlainButton.of("Read the board", "board-read", this::readBoard),
                                 ControlRow.gap(),
                                 low,
                                 high,
@@ -113,6 +126,50 @@ final class NowPane extends VBox {
     private void read() {
         if (model.judgedProperty().get().isEmpty()) return;
         files.which("History of a pack", "Logs of groups", "*.csv").ifPresent(logs.intake()::take);
+    }
+
+    private static VBox named(String words, TextField field) {
+        Label caption = new Label(words);
+        caption.setLabelFor(field);
+        caption.getStyleClass().add("caption");
+        return new VBox(caption, field);
+    }
+
+    /// One reading of the board on the line, logged as one by hand.
+    private void readBoard() {
+        Optional<ServicedPack> pack = model.judgedProperty().get().map(ServiceModel.Judged::pack);
+        String address = board.getText().strip();
+        if (pack.isEmpty()) return;
+        if (address.isEmpty()) {
+            message.setText("Type where the board answers, such as 127.0.0.1:7801.");
+            return;
+        }
+        message.setText("");
+        model.desk().settings().put(BOARD, address);
+        int series = pack.get().built().groups().size();
+        model.desk()
+                .work()
+                .lane("board")
+                .run(
+                        job -> PackProbe.groups(address),
+                        read -> {
+                            if (read.volts().size() != series) {
+                                message.setText(
+                                        "The board reads %s, the pack has %d: is it another pack's?"
+                                                .formatted(
+                                                        Count.of(
+                                                                read.volts().size(),
+                                                                "group",
+                                                                "groups"),
+                                                        series));
+                                return;
+                            }
+                            model.log(
+                                    "Read the board of " + model.inHand().name(),
+                                    new UseFact.GroupsSeen(
+                                            model.inHand().name(), read.amps(), read.volts()));
+                        },
+                        failure -> message.setText(String.valueOf(failure.getMessage())));
     }
 
     private void setAlarms() {

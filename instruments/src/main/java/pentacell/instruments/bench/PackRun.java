@@ -105,7 +105,7 @@ public final class PackRun implements AutoCloseable {
         }
     }
 
-    private static InstrumentClient connect(String address) throws IOException {
+    static InstrumentClient connect(String address) throws IOException {
         int colon = address.lastIndexOf(':');
         if (colon < 0 || !address.substring(colon + 1).matches("\\d{1,5}"))
             throw new IllegalArgumentException(

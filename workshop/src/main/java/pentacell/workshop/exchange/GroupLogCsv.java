@@ -3,7 +3,6 @@ package pentacell.workshop.exchange;
 import de.siegmar.fastcsv.reader.CommentStrategy;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
-import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -24,6 +23,11 @@ import pentacell.workshop.exchange.CellTable.Problem;
 public final class GroupLogCsv {
     private static final int MOST_PROBLEMS = 20;
 
+    /// Values of a line; the groups follow.
+    private static final int TIME = 0;
+
+    private static final int CURRENT = 1;
+
     private static final Pattern GROUP =
             Pattern.compile("(?:group|cell|g|c|v|s)_?(\\d{1,3})(?:_(v|mv|volts?|voltage))?");
 
@@ -31,11 +35,10 @@ public final class GroupLogCsv {
     private final List<Problem> problems = new ArrayList<>();
     private final List<String> notes = new ArrayList<>();
     private Optional<LogTimeline> timeline = Optional.empty();
-    private int time = -1;
-    private double timeFactor = 1;
-    private int current = -1;
+    private boolean isKnown;
     private double ampFactor = 1;
-    private int[] groups = {};
+    private int groups;
+    private double[] sample = {};
     private double voltFactor = 1;
     private int skipped;
 
@@ -58,17 +61,17 @@ public final class GroupLogCsv {
         try {
             if (Files.isDirectory(file)) throw new IOException("is a folder");
             TextFile text = TextFile.examine(file);
-            try (CsvReader<CsvRecord> csv =
+            NumberRows rows = new NumberRows();
+            try (CsvReader<NumberRows.Row> csv =
                     CsvReader.builder()
                             .fieldSeparator(text.separator())
                             .commentStrategy(CommentStrategy.SKIP)
                             .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
                             .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
-                            .ofCsvRecord(text.open())) {
-                for (CsvRecord line : csv) {
-                    if (reader.time < 0) reader.header(line);
-                    else reader.line(line);
-                    if (reader.time < 0) break;
+                            .build(rows, text.open())) {
+                for (NumberRows.Row line : csv) {
+                    if (reader.isKnown) reader.line(line);
+                    else if (!reader.header(line, rows)) break;
                 }
             }
         } catch (NoSuchFileException missing) {
@@ -79,18 +82,21 @@ public final class GroupLogCsv {
         return reader.finish();
     }
 
-    private void header(CsvRecord line) {
+    /// Finds the columns; false when not all are there.
+    private boolean header(NumberRows.Row line, NumberRows rows) {
         TreeMap<Integer, Integer> found = new TreeMap<>();
-        int timeAt = -1;
-        for (int i = 0; i < line.getFieldCount(); i++) {
-            String plain = Headers.plain(line.getField(i));
+        int time = -1;
+        int current = -1;
+        double timeFactor = 1;
+        for (int i = 0; i < line.texts.size(); i++) {
+            String plain = Headers.plain(line.texts.get(i));
             Matcher group = GROUP.matcher(plain);
             if (group.matches()) {
                 found.putIfAbsent(Integer.parseInt(group.group(1)), i);
                 if ("mv".equals(group.group(2))) voltFactor = 0.001;
-            } else if (timeAt < 0
+            } else if (time < 0
                     && plain.matches("(time|t|date|timestamp|datetime|elapsed|seconds).*")) {
-                timeAt = i;
+                time = i;
                 timeFactor =
                         plain.endsWith("_ms")
                                 ? 0.001
@@ -100,53 +106,54 @@ public final class GroupLogCsv {
                 if (plain.endsWith("_ma")) ampFactor = 0.001;
             }
         }
-        if (timeAt < 0 || current < 0 || found.isEmpty()) {
+        if (time < 0 || current < 0 || found.isEmpty()) {
             problem(
-                    line.getStartingLineNumber(),
+                    line.line,
                     "columns for time, current and groups were not all found, expected time_s, current_a, group_1_v …");
-            return;
+            return false;
         }
-        int series = found.lastKey();
-        if (found.firstKey() < 1 || found.size() != series) {
+        groups = found.lastKey();
+        if (found.firstKey() < 1 || found.size() != groups) {
             problem(
-                    line.getStartingLineNumber(),
+                    line.line,
                     "columns of groups were found for %s; expected group_1_v to group_%d_v"
-                            .formatted(found.keySet(), series));
-            return;
+                            .formatted(found.keySet(), groups));
+            return false;
         }
-        time = timeAt;
-        groups = found.values().stream().mapToInt(each -> each).toArray();
-        timeline = Optional.of(new LogTimeline(1 + series, this::problem, notes::add));
-    }
-
-    private void line(CsvRecord line) {
-        long number = line.getStartingLineNumber();
-        if (line.getFieldCount() == 1 && line.getField(0).isBlank()) return;
-        double second = value(line, time, true);
-        double[] values = new double[1 + groups.length];
-        values[0] = LogNumber.scaled(value(line, current, false), ampFactor);
-        for (int g = 0; g < groups.length; g++)
-            values[1 + g] = LogNumber.scaled(value(line, groups[g], false), voltFactor);
-        if (isBad(line, "time", time, second) || isBad(line, "current", current, values[0])) return;
-        for (int g = 0; g < groups.length; g++)
-            if (isBad(line, "group " + (g + 1), groups[g], values[1 + g])) return;
-        timeline.ifPresent(each -> each.take(number, second, values));
-    }
-
-    private boolean isBad(CsvRecord line, String what, int column, double value) {
-        if (Double.isFinite(value)) return false;
-        problem(
-                line.getStartingLineNumber(),
-                "%s \"%s\" is not a number"
-                        .formatted(
-                                what, column < line.getFieldCount() ? line.getField(column) : ""));
+        int[] fields = new int[2 + groups];
+        fields[TIME] = time;
+        fields[CURRENT] = current;
+        int next = CURRENT + 1;
+        for (int field : found.values()) fields[next++] = field;
+        rows.know(fields, TIME, timeFactor);
+        sample = new double[1 + groups];
+        timeline = Optional.of(new LogTimeline(1 + groups, this::problem, notes::add));
+        isKnown = true;
         return true;
     }
 
-    private double value(CsvRecord line, int column, boolean isTime) {
-        if (column >= line.getFieldCount()) return Double.NaN;
-        String text = line.getField(column).strip();
-        return isTime ? LogNumber.time(text, timeFactor) : LogNumber.parse(text);
+    private void line(NumberRows.Row line) {
+        if (line.isBlank) return;
+        for (int value = 0; value < line.values.length; value++)
+            if (!Double.isFinite(line.values[value])) {
+                problem(
+                        line.line,
+                        "%s \"%s\" is not a number".formatted(name(value), line.odd[value]));
+                return;
+            }
+        sample[0] = LogNumber.scaled(line.values[CURRENT], ampFactor);
+        for (int g = 1; g <= groups; g++)
+            sample[g] = LogNumber.scaled(line.values[CURRENT + g], voltFactor);
+        LogTimeline into = timeline.orElseThrow();
+        into.take(line.line, line.values[TIME], sample);
+    }
+
+    private static String name(int value) {
+        return switch (value) {
+            case TIME -> "time";
+            case CURRENT -> "current";
+            default -> "group " + (value - CURRENT);
+        };
     }
 
     private void problem(long line, String sentence) {
@@ -166,7 +173,7 @@ public final class GroupLogCsv {
 
     private GroupLog log(LogTimeline read) {
         List<Column> volts = new ArrayList<>();
-        for (int g = 0; g < groups.length; g++) volts.add(read.column(1 + g));
+        for (int g = 0; g < groups; g++) volts.add(read.column(1 + g));
         return GroupLog.of(read.seconds(), read.column(0), volts);
     }
 }
