@@ -19,11 +19,10 @@ import pentacell.core.build.Arrangement;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.build.PickLine;
 import pentacell.core.build.PickWalk;
-import pentacell.core.cell.CellRecord;
-import pentacell.core.cell.Cells;
 import pentacell.core.donor.Donors;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.prove.ProvedPack;
+import pentacell.core.shelf.ShelfLists;
 import pentacell.core.state.WorkshopState;
 import pentacell.reports.BuildBook;
 import pentacell.reports.CellLabel;
@@ -150,8 +149,7 @@ final class ReportCommand implements Callable<Integer> {
 
     private Optional<byte[]> labels(WorkshopState state, PrintWriter errors) throws IOException {
         List<CellLabel> labels =
-                Cells.of(state).all().values().stream()
-                        .filter(CellRecord::needsLabel)
+                ShelfLists.toLabel(state).stream()
                         .map(cell -> CellLabel.of(cell, today().toString()))
                         .toList();
         if (labels.isEmpty()) {

@@ -108,7 +108,7 @@ public record MoveLine(List<CellPlaced> moves, String words, Optional<String> pr
 
     private static List<CellId> cells(String word, WorkshopState state) {
         if (word.toLowerCase(Locale.ROOT).equals(LOOSE))
-            return ids(state, cell -> cell.place().isEmpty() && cell.handedOver().isEmpty());
+            return ShelfLists.loose(state).stream().map(CellRecord::id).sorted().toList();
         if (CellId.problem(word).isEmpty() && Cells.of(state).cell(new CellId(word)).isPresent())
             return List.of(new CellId(word));
         if (Donors.of(state).described().containsKey(word))

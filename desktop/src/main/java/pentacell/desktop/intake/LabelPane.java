@@ -14,6 +14,8 @@ import pentacell.core.cell.CellFact.LabelPrinted;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.grade.Standing;
+import pentacell.core.shelf.ShelfLists;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
@@ -123,23 +125,27 @@ final class LabelPane extends VBox {
     }
 
     private List<CellRecord> chosen() {
-        return Cells.of(desk.ledger().state()).all().values().stream()
-                .filter(cell -> cell.handedOver().isEmpty())
-                // what is out goes into the recycle box, not into a pack
-                .filter(cell ->
-                        SELECTED.equals(which.getValue())
-                                || desk.ledger().judged().standing(cell.id()) != Standing.OUT)
-                .filter(cell ->
-                        switch (which.getValue()) {
-                            case EVERY -> true;
-                            case SELECTED ->
-                                    desk.selection()
-                                            .cellProperty()
-                                            .get()
-                                            .equals(Optional.of(cell.id()));
-                            default -> cell.needsLabel();
-                        })
-                .toList();
+        WorkshopState state = desk.ledger().state();
+        boolean isAsked = EVERY.equals(which.getValue()) || SELECTED.equals(which.getValue());
+        return (isAsked ? Cells.of(state).all().values() : ShelfLists.toLabel(state))
+                .stream()
+                        .filter(cell -> cell.handedOver().isEmpty())
+                        // what is out goes into the recycle box, not into a pack
+                        .filter(cell ->
+                                SELECTED.equals(which.getValue())
+                                        || desk.ledger().judged().standing(cell.id())
+                                                != Standing.OUT)
+                        .filter(cell ->
+                                switch (which.getValue()) {
+                                    case EVERY -> true;
+                                    case SELECTED ->
+                                            desk.selection()
+                                                    .cellProperty()
+                                                    .get()
+                                                    .equals(Optional.of(cell.id()));
+                                    default -> true;
+                                })
+                        .toList();
     }
 
     private void show() {

@@ -6,6 +6,7 @@ import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.Standing;
 import pentacell.core.intake.LookTwice;
 import pentacell.core.shelf.Preparation;
+import pentacell.core.shelf.ShelfLists;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.triage.WaitingForTest;
 
@@ -13,17 +14,17 @@ import pentacell.core.triage.WaitingForTest;
 record ListCounts(int loose, int toTest, int toPrepare, int recycle, int lookTwice, int labels) {
 
     static ListCounts of(WorkshopState state, JudgedStock judged) {
-        int loose = 0;
         int recycle = 0;
-        int labels = 0;
-        for (CellRecord cell : Cells.of(state).all().values()) {
-            if (cell.handedOver().isPresent()) continue;
-            if (judged.standing(cell.id()) == Standing.OUT) recycle++;
-            else if (cell.needsLabel()) labels++;
-            if (cell.place().isEmpty()) loose++;
-        }
+        for (CellRecord cell : Cells.of(state).all().values())
+            if (cell.handedOver().isEmpty() && judged.standing(cell.id()) == Standing.OUT)
+                recycle++;
+        int labels =
+                (int)
+                        ShelfLists.toLabel(state).stream()
+                                .filter(cell -> judged.standing(cell.id()) != Standing.OUT)
+                                .count();
         return new ListCounts(
-                loose,
+                ShelfLists.loose(state).size(),
                 WaitingForTest.of(state).size(),
                 Preparation.of(state, judged).stream().mapToInt(each -> each.cells().size()).sum(),
                 recycle,

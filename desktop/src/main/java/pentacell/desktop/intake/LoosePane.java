@@ -7,9 +7,9 @@ import javafx.scene.layout.VBox;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
-import pentacell.core.cell.Cells;
 import pentacell.core.cell.Place;
 import pentacell.core.shelf.Shelf;
+import pentacell.core.shelf.ShelfLists;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
@@ -57,9 +57,7 @@ final class LoosePane extends VBox {
     }
 
     private List<CellRecord> loose() {
-        return Cells.of(desk.ledger().state()).all().values().stream()
-                .filter(cell -> cell.place().isEmpty() && cell.handedOver().isEmpty())
-                .toList();
+        return ShelfLists.loose(desk.ledger().state());
     }
 
     private void show() {
