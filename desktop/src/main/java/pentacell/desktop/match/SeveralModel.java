@@ -2,6 +2,7 @@ package pentacell.desktop.match;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,6 +10,7 @@ import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import pentacell.core.assembly.Assemblies;
 import pentacell.core.cell.CellId;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.grade.MatchableStock;
@@ -27,6 +29,7 @@ import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Count;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Job;
+import pentacell.desktop.frame.PackInHand;
 
 /// Several packs from one stock: which are wanted, in which order, and what became of each.
 final class SeveralModel {
@@ -74,9 +77,13 @@ final class SeveralModel {
         return isMatching.getReadOnlyProperty();
     }
 
-    /// Packs that came are added at the end, those that were added by hand stay.
+    /// Packs that came are added at the end, those that were added by hand stay. Finished packs are
+    /// not matched anew.
     private void follow(WorkshopState state) {
-        Map<String, Pack> packs = Packs.of(state).all();
+        Map<String, Pack> packs = new LinkedHashMap<>(Packs.of(state).all());
+        packs.keySet()
+                .removeIf(name ->
+                        !PackInHand.isInTheMaking(Assemblies.of(state).assembly(name).standing()));
         List<Row> now = new ArrayList<>();
         for (Row row : rows.get())
             if (row.known().isEmpty() || packs.containsKey(row.pack()))

@@ -21,11 +21,13 @@ import pentacell.core.proof.Proof;
 import pentacell.core.proof.ProofFact;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.OneFactLines;
+import pentacell.desktop.frame.QuickLine;
 import pentacell.desktop.frame.QuickSource;
 
 /// The quick line of Prove: a group alone, a group when full, the pack under load by hand, where
 /// the device tripped.
-final class ProveQuick implements QuickSource {
+final class ProveQuick {
     private static final Pattern ALONE =
             Pattern.compile("g(?:roup)?\\s*(\\d{1,3})\\s+(\\S+?)\\s*ah(?:\\s+(\\S+?)\\s*wh)?");
     private static final Pattern FULL =
@@ -45,30 +47,22 @@ final class ProveQuick implements QuickSource {
 
     private final ProveModel model;
 
-    ProveQuick(ProveModel model) {
+    private ProveQuick(ProveModel model) {
         this.model = model;
     }
 
-    /// A line as it was understood.
-    private sealed interface Line {
-        record ToLog(String words, List<Chip> chips, ProofFact fact) implements Line {}
-
-        record No(String why) implements Line {}
+    static QuickSource of(ProveModel model) {
+        return new OneFactLines(
+                model.desk(),
+                () -> model.inHand().name(),
+                "g5 20.9Ah   full g3 4.18   4a 3.71 3.70 …   trip 20.6",
+                new ProveQuick(model)::line,
+                changed -> model.judgedProperty().subscribe(now -> changed.run()));
     }
 
-    @Override
-    public String inHand() {
-        return model.inHand().name();
-    }
-
-    @Override
-    public String example() {
-        return "g5 20.9Ah   full g3 4.18   4a 3.71 3.70 …   trip 20.6";
-    }
-
-    private Line line(String text) {
+    private QuickLine line(String text) {
         Optional<ProveModel.Judged> judged = model.judgedProperty().get();
-        if (judged.isEmpty()) return new Line.No("no pack is matched");
+        if (judged.isEmpty()) return new QuickLine.No("no pack is matched");
         String pack = model.inHand().name();
         String small = text.strip().toLowerCase(Locale.ROOT);
         int series = judged.get().pack().built().groups().size();
@@ -80,12 +74,12 @@ final class ProveQuick implements QuickSource {
             OptionalDouble volts = volts(full.group(2), 10);
             if (group < 1 || group > series) return noGroup(series);
             if (volts.isEmpty())
-                return new Line.No("\"%s\": expected volts".formatted(full.group(2)));
-            return new Line.ToLog(
+                return new QuickLine.No("\"%s\": expected volts".formatted(full.group(2)));
+            return new QuickLine.ToLog(
                     "Read group %d, full".formatted(group),
                     List.of(
-                            chip("group " + group, "full"),
-                            chip(Quantity.VOLTAGE.text(volts.getAsDouble()), "volts")),
+                            QuickLine.chip("group " + group, "full"),
+                            QuickLine.chip(Quantity.VOLTAGE.text(volts.getAsDouble()), "volts")),
                     new ProofFact.FullRead(pack, group - 1, volts.getAsDouble()));
         }
         Matcher trip = TRIP.matcher(small);
@@ -94,10 +88,12 @@ final class ProveQuick implements QuickSource {
             OptionalDouble spring =
                     trip.group(2) == null ? OptionalDouble.empty() : volts(trip.group(2), 1000);
             if (volts.isEmpty() || !(volts.getAsDouble() > 0))
-                return new Line.No("\"%s\": expected volts".formatted(trip.group(1)));
-            return new Line.ToLog(
+                return new QuickLine.No("\"%s\": expected volts".formatted(trip.group(1)));
+            return new QuickLine.ToLog(
                     "Trip of the device on " + pack,
-                    List.of(chip(Quantity.VOLTAGE.text(volts.getAsDouble(), 2), "device trips")),
+                    List.of(
+                            QuickLine.chip(
+                                    Quantity.VOLTAGE.text(volts.getAsDouble(), 2), "device trips")),
                     new ProofFact.TripSeen(pack, new DeviceTrip(volts.getAsDouble(), spring)));
         }
         Matcher warm = WARM.matcher(small);
@@ -107,55 +103,58 @@ final class ProveQuick implements QuickSource {
             OptionalDouble celsius = celsius(ambient.group(1));
             if (celsius.isEmpty()) return noCelsius(ambient.group(1));
             String note = ambient.group(2) == null ? "" : ambient.group(2).strip();
-            return new Line.ToLog(
+            return new QuickLine.ToLog(
                     "Around " + pack,
-                    List.of(chip(Quantity.TEMPERATURE.text(celsius.getAsDouble()), "around")),
+                    List.of(
+                            QuickLine.chip(
+                                    Quantity.TEMPERATURE.text(celsius.getAsDouble()), "around")),
                     new ProofFact.AmbientRead(pack, celsius.getAsDouble(), note));
         }
         Matcher bar = BAR.matcher(small);
         if (bar.matches()) return bar(pack, series, bar);
         Matcher hand = HAND.matcher(small);
         if (hand.matches()) return byHand(judged.get(), pack, series, hand);
-        return new Line.No(
+        return new QuickLine.No(
                 "expected a group alone (g5 20.9Ah), a group when full (full g3 4.18), a current with all groups (4a 3.71 …) or a trip");
     }
 
-    private static Line warm(ProveModel.Judged judged, String pack, Matcher warm) {
+    private static QuickLine warm(ProveModel.Judged judged, String pack, Matcher warm) {
         Optional<Layout> layout = judged.pack().built().assembly().layout();
-        if (layout.isEmpty()) return new Line.No("take a layout at Build first");
+        if (layout.isEmpty()) return new QuickLine.No("take a layout at Build first");
         int column = Integer.parseInt(warm.group(1));
         int row = Integer.parseInt(warm.group(2));
         OptionalDouble celsius = celsius(warm.group(3));
         if (column < 1
                 || row < 1
                 || layout.get().cansByPlace().at(new Spot(column - 1, row - 1)).isEmpty())
-            return new Line.No("no can stands in column %d, row %d".formatted(column, row));
+            return new QuickLine.No("no can stands in column %d, row %d".formatted(column, row));
         if (celsius.isEmpty()) return noCelsius(warm.group(3));
         Spot spot = new Spot(column - 1, row - 1);
-        return new Line.ToLog(
+        return new QuickLine.ToLog(
                 "Warmth at " + spot,
                 List.of(
-                        chip(spot.toString(), "place"),
-                        chip(Quantity.TEMPERATURE.text(celsius.getAsDouble()), "warm")),
+                        QuickLine.chip(spot.toString(), "place"),
+                        QuickLine.chip(Quantity.TEMPERATURE.text(celsius.getAsDouble()), "warm")),
                 new ProofFact.WarmRead(pack, spot, celsius.getAsDouble()));
     }
 
-    private static Line bar(String pack, int series, Matcher bar) {
+    private static QuickLine bar(String pack, int series, Matcher bar) {
         int joint = Integer.parseInt(bar.group(1));
         OptionalDouble millivolts = NumberText.parse(bar.group(2));
         OptionalDouble amps = NumberText.parse(bar.group(3));
-        if (joint > series) return new Line.No("the pack has joints 0 to " + series);
+        if (joint > series) return new QuickLine.No("the pack has joints 0 to " + series);
         if (millivolts.isEmpty()
                 || amps.isEmpty()
                 || !(millivolts.getAsDouble() >= 0 && millivolts.getAsDouble() <= 100_000)
                 || !(amps.getAsDouble() > 0 && amps.getAsDouble() <= 10_000))
-            return new Line.No("expected millivolts and amps, such as bar 3 4.5mV 30A");
-        return new Line.ToLog(
+            return new QuickLine.No("expected millivolts and amps, such as bar 3 4.5mV 30A");
+        return new QuickLine.ToLog(
                 "Drop along joint " + joint,
                 List.of(
-                        chip("joint " + joint, "bar"),
-                        chip(Quantity.MILLIVOLTS.text(millivolts.getAsDouble(), 1), "drops"),
-                        chip(Quantity.CURRENT.text(amps.getAsDouble()), "at")),
+                        QuickLine.chip("joint " + joint, "bar"),
+                        QuickLine.chip(
+                                Quantity.MILLIVOLTS.text(millivolts.getAsDouble(), 1), "drops"),
+                        QuickLine.chip(Quantity.CURRENT.text(amps.getAsDouble()), "at")),
                 new ProofFact.BarRead(
                         pack, joint, new BarReading(millivolts.getAsDouble(), amps.getAsDouble())));
     }
@@ -167,15 +166,15 @@ final class ProveQuick implements QuickSource {
                 : OptionalDouble.empty();
     }
 
-    private static Line noCelsius(String text) {
-        return new Line.No("\"%s\": expected °C".formatted(text));
+    private static QuickLine noCelsius(String text) {
+        return new QuickLine.No("\"%s\": expected °C".formatted(text));
     }
 
-    private static Line noGroup(int series) {
-        return new Line.No("the pack has groups 1 to " + series);
+    private static QuickLine noGroup(int series) {
+        return new QuickLine.No("the pack has groups 1 to " + series);
     }
 
-    private static Line alone(String pack, int series, Matcher alone) {
+    private static QuickLine alone(String pack, int series, Matcher alone) {
         int group = Integer.parseInt(alone.group(1));
         if (group < 1 || group > series) return noGroup(series);
         OptionalDouble ampHours = NumberText.parse(alone.group(2));
@@ -183,36 +182,37 @@ final class ProveQuick implements QuickSource {
                 alone.group(3) == null ? OptionalDouble.empty() : NumberText.parse(alone.group(3));
         if (ampHours.isEmpty()
                 || !(ampHours.getAsDouble() > 0 && ampHours.getAsDouble() <= 100_000))
-            return new Line.No("\"%s\": expected ampere-hours".formatted(alone.group(2)));
-        List<Chip> chips = new ArrayList<>();
-        chips.add(chip("group " + group, "alone"));
-        chips.add(chip(Quantity.CHARGE.text(ampHours.getAsDouble()), "gave"));
-        wattHours.ifPresent(energy -> chips.add(chip(Quantity.ENERGY.text(energy), "gave")));
-        return new Line.ToLog(
+            return new QuickLine.No("\"%s\": expected ampere-hours".formatted(alone.group(2)));
+        List<QuickSource.Chip> chips = new ArrayList<>();
+        chips.add(QuickLine.chip("group " + group, "alone"));
+        chips.add(QuickLine.chip(Quantity.CHARGE.text(ampHours.getAsDouble()), "gave"));
+        wattHours.ifPresent(
+                energy -> chips.add(QuickLine.chip(Quantity.ENERGY.text(energy), "gave")));
+        return new QuickLine.ToLog(
                 "Group %d of %s alone".formatted(group, pack),
                 chips,
                 new ProofFact.GroupTested(
                         pack, group - 1, new AloneRun(ampHours.getAsDouble(), wattHours)));
     }
 
-    private Line byHand(ProveModel.Judged judged, String pack, int series, Matcher hand) {
+    private QuickLine byHand(ProveModel.Judged judged, String pack, int series, Matcher hand) {
         OptionalDouble amps = NumberText.parse(hand.group(1));
         if (amps.isEmpty() || Math.abs(amps.getAsDouble()) > 10_000)
-            return new Line.No("\"%s\": expected amps".formatted(hand.group(1)));
+            return new QuickLine.No("\"%s\": expected amps".formatted(hand.group(1)));
         List<Double> volts = new ArrayList<>();
         for (String each : hand.group(2).strip().split("\\s+")) {
             OptionalDouble one = volts(each, 10);
-            if (one.isEmpty()) return new Line.No("\"%s\": expected volts".formatted(each));
+            if (one.isEmpty()) return new QuickLine.No("\"%s\": expected volts".formatted(each));
             volts.add(one.getAsDouble());
         }
         if (volts.size() != series)
-            return new Line.No(
+            return new QuickLine.No(
                     "%d of %d groups; type them all, in order".formatted(volts.size(), series));
-        return new Line.ToLog(
+        return new QuickLine.ToLog(
                 "Read %s under load".formatted(pack),
                 List.of(
-                        chip(Quantity.CURRENT.text(amps.getAsDouble()), "drawn"),
-                        chip(series + " groups", "read")),
+                        QuickLine.chip(Quantity.CURRENT.text(amps.getAsDouble()), "drawn"),
+                        QuickLine.chip(series + " groups", "read")),
                 new ProofFact.HandRead(
                         pack,
                         handTest(judged.pack().said()),
@@ -240,41 +240,11 @@ final class ProveQuick implements QuickSource {
         return test.at().plusMillis((long) (1000 * seconds.get(seconds.size() - 1)));
     }
 
-    private static Chip chip(String text, String kind) {
-        return new Chip(text, kind, Look.PLAIN);
-    }
-
     private static OptionalDouble volts(String text, double most) {
         OptionalDouble read =
                 NumberText.parse(text.endsWith("v") ? text.substring(0, text.length() - 1) : text);
         return read.isPresent() && read.getAsDouble() >= 0 && read.getAsDouble() <= most
                 ? read
                 : OptionalDouble.empty();
-    }
-
-    @Override
-    public Reading read(String text) {
-        if (text.isBlank()) return new Reading(List.of(), "", State.INCOMPLETE, "");
-        return switch (line(text)) {
-            case Line.ToLog log -> new Reading(log.chips(), "", State.COMPLETE, "");
-            case Line.No no -> new Reading(List.of(), no.why(), State.INCOMPLETE, no.why());
-        };
-    }
-
-    @Override
-    public void log(String text, Runnable onLogged, Runnable onFailed) {
-        switch (line(text)) {
-            case Line.ToLog log ->
-                    model.desk().ledger().log(log.words(), List.of(log.fact()), onLogged, onFailed);
-            case Line.No no -> {
-                model.desk().notices().say(no.why());
-                onFailed.run();
-            }
-        }
-    }
-
-    @Override
-    public void onChange(Runnable changed) {
-        model.judgedProperty().subscribe(now -> changed.run());
     }
 }

@@ -28,7 +28,7 @@ final class ProveView {
 
     ProveView(Desk desk, FileAsk files, ProveModel model, LoadLogs logs, LineRun run) {
         pack = PackChoice.of("prove-pack", desk, model.inHand());
-        quick = new QuickBar(desk, new ProveQuick(model), "A reading of the pack");
+        quick = new QuickBar(desk, ProveQuick.of(model), "A reading of the pack");
         panes = new StationPanes("prove-station", figures.node(), pack);
         panes.add(ProveStation.LOAD_TEST, () -> new LoadTestPane(model, logs, files))
                 .add(ProveStation.RUN, () -> new RunPane(model, run))

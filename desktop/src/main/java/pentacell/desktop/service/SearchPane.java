@@ -254,11 +254,10 @@ final class SearchPane extends VBox {
                                     ", ", found.stream().map(each -> each.cell().text()).toList()));
         }
         Can next = now.next().get();
-        String place = ServiceWords.place(next);
         return "Next: %s%s.%s"
                 .formatted(
                         next.cell(),
-                        place.isEmpty() ? "" : ", column.row " + place,
+                        next.spots().isEmpty() ? "" : ", " + next.spots().get(0),
                         next.why().isEmpty() ? "" : " " + Sentence.begin(next.why()) + ".");
     }
 

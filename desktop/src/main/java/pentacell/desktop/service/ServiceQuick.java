@@ -17,11 +17,13 @@ import pentacell.core.service.ServicedPack;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.core.use.UseFact;
+import pentacell.desktop.frame.OneFactLines;
+import pentacell.desktop.frame.QuickLine;
 import pentacell.desktop.frame.QuickSource;
 
 /// The quick line of Service: the groups by hand, a can that is searched, a group tested again,
 /// what happened.
-final class ServiceQuick implements QuickSource {
+final class ServiceQuick {
     private static final Pattern SEEN = Pattern.compile("(\\S+?)\\s*a((?:\\s+\\S+)+)");
     private static final Pattern RETEST =
             Pattern.compile("retest\\s+g?(?:roup)?\\s*(\\d{1,3})\\s+(\\S+?)\\s*ah(?:\\s+(\\S+))?");
@@ -30,30 +32,25 @@ final class ServiceQuick implements QuickSource {
 
     private final ServiceModel model;
 
-    ServiceQuick(ServiceModel model) {
+    private ServiceQuick(ServiceModel model) {
         this.model = model;
     }
 
-    /// A line as it was understood.
-    private sealed interface Line {
-        record ToLog(String words, List<Chip> chips, UseFact fact) implements Line {}
-
-        record No(String why) implements Line {}
+    static QuickSource of(ServiceModel model) {
+        return new OneFactLines(
+                model.desk(),
+                () -> model.inHand().name(),
+                "0a 3.84 3.83 …   HB01-04 3.71   retest g2 23.9Ah   note …",
+                new ServiceQuick(model)::line,
+                changed -> {
+                    model.judgedProperty().subscribe(now -> changed.run());
+                    model.searchedProperty().subscribe(now -> changed.run());
+                });
     }
 
-    @Override
-    public String inHand() {
-        return model.inHand().name();
-    }
-
-    @Override
-    public String example() {
-        return "0a 3.84 3.83 …   HB01-04 3.71   retest g2 23.9Ah   note …";
-    }
-
-    private Line line(String text) {
+    private QuickLine line(String text) {
         Optional<ServicedPack> pack = model.judgedProperty().get().map(ServiceModel.Judged::pack);
-        if (pack.isEmpty()) return new Line.No("no pack is matched");
+        if (pack.isEmpty()) return new QuickLine.No("no pack is matched");
         String typed = text.strip();
         String small = typed.toLowerCase(Locale.ROOT);
         int series = pack.get().built().groups().size();
@@ -70,7 +67,7 @@ final class ServiceQuick implements QuickSource {
         }
         Matcher seen = SEEN.matcher(small);
         if (seen.matches()) return seen(series, seen);
-        return new Line.No(
+        return new QuickLine.No(
                 "expected amps with all groups (0a 3.84 …), a can (%s 3.71), a test (retest g2 23.9Ah) or a note"
                         .formatted(pack.get().built().groups().get(0).get(0).id()));
     }
@@ -87,18 +84,18 @@ final class ServiceQuick implements QuickSource {
         return NumberText.parse(text.replaceFirst("(?i)(v|°?c)$", ""));
     }
 
-    private Line bare(double figure) {
+    private QuickLine bare(double figure) {
         return model.searchedProperty()
                 .get()
                 .flatMap(ServiceModel.Searched::next)
                 .map(CanSearch.Can::cell)
                 .map(cell -> reading(cell, figure, model.sought()))
-                .orElse(new Line.No("which can? Type its id first, such as HB01-04 3.71"));
+                .orElse(new QuickLine.No("which can? Type its id first, such as HB01-04 3.71"));
     }
 
-    private Line can(CellId cell, String text) {
+    private QuickLine can(CellId cell, String text) {
         OptionalDouble read = figure(text);
-        if (read.isEmpty()) return new Line.No("\"%s\": expected volts or °C".formatted(text));
+        if (read.isEmpty()) return new QuickLine.No("\"%s\": expected volts or °C".formatted(text));
         boolean isWarmth =
                 text.toLowerCase(Locale.ROOT).endsWith("c") || Math.abs(read.getAsDouble()) > 10;
         boolean isVolts = text.toLowerCase(Locale.ROOT).endsWith("v");
@@ -110,26 +107,28 @@ final class ServiceQuick implements QuickSource {
                         : ServiceModel.Sought.BROKEN_JOINT);
     }
 
-    private Line reading(CellId cell, double figure, ServiceModel.Sought sought) {
+    private QuickLine reading(CellId cell, double figure, ServiceModel.Sought sought) {
         String pack = model.inHand().name();
         return switch (sought) {
             case BROKEN_JOINT ->
                     Math.abs(figure) > 10
-                            ? new Line.No("a can reads up to 10 V; for °C search a warm can")
-                            : new Line.ToLog(
+                            ? new QuickLine.No("a can reads up to 10 V; for °C search a warm can")
+                            : new QuickLine.ToLog(
                                     "Read " + cell,
                                     List.of(
-                                            chip(cell.text(), "can"),
-                                            chip(Quantity.VOLTAGE.text(figure), "at rest")),
+                                            QuickLine.chip(cell.text(), "can"),
+                                            QuickLine.chip(
+                                                    Quantity.VOLTAGE.text(figure), "at rest")),
                                     new UseFact.CanProbed(pack, cell, figure));
             case HEATER ->
                     figure < -50 || figure > 150
-                            ? new Line.No("a can is −50 to 150 °C")
-                            : new Line.ToLog(
+                            ? new QuickLine.No("a can is −50 to 150 °C")
+                            : new QuickLine.ToLog(
                                     "Warmth of " + cell,
                                     List.of(
-                                            chip(cell.text(), "can"),
-                                            chip(Quantity.TEMPERATURE.text(figure), "warm")),
+                                            QuickLine.chip(cell.text(), "can"),
+                                            QuickLine.chip(
+                                                    Quantity.TEMPERATURE.text(figure), "warm")),
                                     new UseFact.CanWarm(pack, cell, figure));
         };
     }
@@ -147,89 +146,61 @@ final class ServiceQuick implements QuickSource {
         }
     }
 
-    private Line note(Matcher note) {
+    private QuickLine note(Matcher note) {
         Optional<LocalDate> on = day(note.group(2));
         if (on.isEmpty()) return noDay(note.group(2));
-        return new Line.ToLog(
+        return new QuickLine.ToLog(
                 "Note on " + model.inHand().name(),
-                List.of(chip(note.group(1), "happened"), chip(ServiceWords.day(on.get()), "on")),
+                List.of(
+                        QuickLine.chip(note.group(1), "happened"),
+                        QuickLine.chip(ServiceWords.day(on.get()), "on")),
                 new UseFact.EventNoted(model.inHand().name(), note.group(1), on.get()));
     }
 
-    private static Line noDay(@Nullable String text) {
-        return new Line.No(
+    private static QuickLine noDay(@Nullable String text) {
+        return new QuickLine.No(
                 "\"%s\": expected a day such as 2026-03-01, not after today".formatted(text));
     }
 
-    private Line retest(int series, Matcher retest) {
+    private QuickLine retest(int series, Matcher retest) {
         int group = Integer.parseInt(retest.group(1));
         OptionalDouble ampHours = NumberText.parse(retest.group(2));
         Optional<LocalDate> on = day(retest.group(3));
-        if (group < 1 || group > series) return new Line.No("the pack has groups 1 to " + series);
+        if (group < 1 || group > series)
+            return new QuickLine.No("the pack has groups 1 to " + series);
         if (ampHours.isEmpty()
                 || !(ampHours.getAsDouble() > 0 && ampHours.getAsDouble() <= 100_000))
-            return new Line.No("\"%s\": expected ampere-hours".formatted(retest.group(2)));
+            return new QuickLine.No("\"%s\": expected ampere-hours".formatted(retest.group(2)));
         if (on.isEmpty()) return noDay(retest.group(3));
-        return new Line.ToLog(
+        return new QuickLine.ToLog(
                 "Test of group " + group,
                 List.of(
-                        chip("group " + group, "tested"),
-                        chip(Quantity.CHARGE.text(ampHours.getAsDouble()), "gave"),
-                        chip(ServiceWords.day(on.get()), "on")),
+                        QuickLine.chip("group " + group, "tested"),
+                        QuickLine.chip(Quantity.CHARGE.text(ampHours.getAsDouble()), "gave"),
+                        QuickLine.chip(ServiceWords.day(on.get()), "on")),
                 new UseFact.GroupRetested(
                         model.inHand().name(), group - 1, ampHours.getAsDouble(), on.get()));
     }
 
-    private Line seen(int series, Matcher seen) {
+    private QuickLine seen(int series, Matcher seen) {
         OptionalDouble amps = NumberText.parse(seen.group(1));
         if (amps.isEmpty() || Math.abs(amps.getAsDouble()) > 10_000)
-            return new Line.No("\"%s\": expected amps".formatted(seen.group(1)));
+            return new QuickLine.No("\"%s\": expected amps".formatted(seen.group(1)));
         List<Double> volts = new ArrayList<>();
         for (String each : seen.group(2).strip().split("\\s+")) {
             OptionalDouble one = NumberText.parse(each.replaceFirst("v$", ""));
             if (one.isEmpty() || !(one.getAsDouble() >= 0 && one.getAsDouble() <= 10))
-                return new Line.No("\"%s\": expected volts".formatted(each));
+                return new QuickLine.No("\"%s\": expected volts".formatted(each));
             volts.add(one.getAsDouble());
         }
         if (volts.size() != series)
-            return new Line.No(
+            return new QuickLine.No(
                     "%d of %d groups; type them all, in order".formatted(volts.size(), series));
-        return new Line.ToLog(
+        return new QuickLine.ToLog(
                 "Read the groups of " + model.inHand().name(),
                 List.of(
-                        chip(Quantity.CURRENT.text(amps.getAsDouble()), "drawn"),
-                        chip(series + " groups", "read")),
+                        QuickLine.chip(Quantity.CURRENT.text(amps.getAsDouble()), "drawn"),
+                        QuickLine.chip(series + " groups", "read")),
                 new UseFact.GroupsSeen(model.inHand().name(), amps.getAsDouble(), volts));
-    }
-
-    private static Chip chip(String text, String kind) {
-        return new Chip(text, kind, Look.PLAIN);
-    }
-
-    @Override
-    public Reading read(String text) {
-        if (text.isBlank()) return new Reading(List.of(), "", State.INCOMPLETE, "");
-        return switch (line(text)) {
-            case Line.ToLog log -> new Reading(log.chips(), "", State.COMPLETE, "");
-            case Line.No no -> new Reading(List.of(), no.why(), State.INCOMPLETE, no.why());
-        };
-    }
-
-    @Override
-    public void log(String text, Runnable onLogged, Runnable onFailed) {
-        switch (line(text)) {
-            case Line.ToLog log ->
-                    model.desk().ledger().log(log.words(), List.of(log.fact()), onLogged, onFailed);
-            case Line.No no -> {
-                model.desk().notices().say(no.why());
-                onFailed.run();
-            }
-        }
-    }
-
-    @Override
-    public void onChange(Runnable changed) {
-        model.judgedProperty().subscribe(now -> changed.run());
-        model.searchedProperty().subscribe(now -> changed.run());
     }
 }

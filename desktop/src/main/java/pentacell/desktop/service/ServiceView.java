@@ -35,7 +35,7 @@ final class ServiceView {
 
     ServiceView(Desk desk, FileAsk files, ServiceModel model, UseLogs logs) {
         pack = PackChoice.of("service-pack", desk, model.inHand());
-        quick = new QuickBar(desk, new ServiceQuick(model), "A reading of the pack in use");
+        quick = new QuickBar(desk, ServiceQuick.of(model), "A reading of the pack in use");
         panes = new StationPanes("service-station", figures.node(), pack);
         panes.add(ServiceStation.NOW, () -> new NowPane(model, logs, files, this::show))
                 .add(ServiceStation.HISTORY, () -> new HistoryPane(model))

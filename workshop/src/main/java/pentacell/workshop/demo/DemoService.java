@@ -39,6 +39,7 @@ final class DemoService {
     private static final int PARALLEL = 12;
     private static final int ROWS = 4;
     private static final int SPARES = 2;
+    private static final double FIRST_VOLTS = 3.66;
     private static final double PITCH_MILLIMETRES = 19.5;
     private static final int STEP_MINUTES = 15;
     private static final int STEPS_A_WEEK = 7 * 24 * 60 / STEP_MINUTES;
@@ -146,7 +147,7 @@ final class DemoService {
         }
         for (int i = 0; i < SPARES; i++) {
             measured(facts, spare(i), 2050 - 4.0 * i, 55);
-            facts.add(new CellFact.VoltageRead(spare(i), 3.66));
+            facts.add(new CellFact.VoltageRead(spare(i), FIRST_VOLTS));
         }
         return facts;
     }
@@ -156,7 +157,7 @@ final class DemoService {
         facts.add(
                 new CellFact.CellNamed(
                         cell, Optional.empty(), Optional.of(HarvestedPack.Q22.name())));
-        facts.add(new CellFact.VoltageRead(cell, 3.66));
+        facts.add(new CellFact.VoltageRead(cell, FIRST_VOLTS));
         facts.add(
                 new CellFact.CapacityMeasured(
                         cell,
@@ -171,6 +172,12 @@ final class DemoService {
                                 Optional.empty(),
                                 Optional.empty())));
         facts.add(new CellFact.ResistanceRead(cell, milliohms, CellFact.ResistanceMethod.AC_1_KHZ));
+        facts.add(
+                new CellFact.LabelPrinted(
+                        cell,
+                        OptionalDouble.of(FIRST_VOLTS),
+                        OptionalDouble.of(milliampHours),
+                        OptionalDouble.of(milliohms)));
     }
 
     private static List<Fact> matched(String pack) {

@@ -1,11 +1,8 @@
 package pentacell.workshop.exchange;
 
-import de.siegmar.fastcsv.reader.CommentStrategy;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
-import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -59,16 +56,8 @@ public final class GroupLogCsv {
     public static Read read(Path file) {
         GroupLogCsv reader = new GroupLogCsv(String.valueOf(file.getFileName()));
         try {
-            if (Files.isDirectory(file)) throw new IOException("is a folder");
-            TextFile text = TextFile.examine(file);
             NumberRows rows = new NumberRows();
-            try (CsvReader<NumberRows.Row> csv =
-                    CsvReader.builder()
-                            .fieldSeparator(text.separator())
-                            .commentStrategy(CommentStrategy.SKIP)
-                            .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
-                            .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
-                            .build(rows, text.open())) {
+            try (CsvReader<NumberRows.Row> csv = LogText.of(file).rows(rows)) {
                 for (NumberRows.Row line : csv) {
                     if (reader.isKnown) reader.line(line);
                     else if (!reader.header(line, rows)) break;

@@ -1,15 +1,9 @@
 package pentacell.workshop.exchange;
 
-import de.siegmar.fastcsv.reader.CommentStrategy;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
-import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.Reader;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -33,9 +27,6 @@ import pentacell.workshop.exchange.CellTable.Problem;
 /// Good lines are taken, bad ones told with their place. Where the file leaves something open (the
 /// unit, what the sign of a current means) the numbers decide, and a note says what was taken.
 public final class RunLogCsv {
-    /// A header is looked for in so many lines.
-    private static final int MOST_PREAMBLE = 60;
-
     /// A middle value over this has no unit but mV or mA.
     private static final double SURELY_MILLI = 60;
 
@@ -77,23 +68,11 @@ public final class RunLogCsv {
         RunLogCsv reader = new RunLogCsv(String.valueOf(file.getFileName()));
         String sha256 = "";
         try {
-            if (Files.isDirectory(file)) throw new IOException("is a folder");
-            if (TextFile.isUtf16(file))
-                throw new IOException(
-                        "it is UTF-16; save it as UTF-8 or as plain CSV, then read it again");
-            char separator = separator(file);
+            LogText text = LogText.of(file);
             CompletableFuture<String> fingerprint = fingerprinting.get();
             LogRows rows = new LogRows();
-            // numbers and column names are ASCII in every encoding a log comes in
-            try (Reader text = afterMark(Files.newInputStream(file));
-                    CsvReader<LogRows.Row> csv =
-                            CsvReader.builder()
-                                    .fieldSeparator(separator)
-                                    .commentStrategy(CommentStrategy.SKIP)
-                                    .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
-                                    .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
-                                    .build(rows, text)) {
-                reader.lines(csv, rows, separator);
+            try (CsvReader<LogRows.Row> csv = text.rows(rows)) {
+                reader.lines(csv, rows, text.separator());
             }
             sha256 = fingerprint.join();
         } catch (NoSuchFileException missing) {
@@ -116,30 +95,13 @@ public final class RunLogCsv {
         }
     }
 
-    private static Reader afterMark(InputStream in) throws IOException {
-        BufferedReader reader =
-                new BufferedReader(new InputStreamReader(in, StandardCharsets.ISO_8859_1), 1 << 16);
-        reader.mark(3);
-        char[] mark = new char[3];
-        boolean isMark =
-                reader.read(mark) == 3 && mark[0] == 0xEF && mark[1] == 0xBB && mark[2] == 0xBF;
-        if (!isMark) reader.reset();
-        return reader;
-    }
-
-    private static char separator(Path file) throws IOException {
-        try (BufferedReader reader = Files.newBufferedReader(file, StandardCharsets.ISO_8859_1)) {
-            return Separator.of(reader.lines().limit(MOST_PREAMBLE).toList());
-        }
-    }
-
     private void lines(CsvReader<LogRows.Row> csv, LogRows rows, char separator) {
         Optional<LogColumns> known = Optional.empty();
         int preamble = 0;
         for (LogRows.Row row : csv) {
             if (known.isEmpty()) {
                 known = LogColumns.of(row.texts);
-                if (known.isEmpty() && ++preamble > MOST_PREAMBLE) break;
+                if (known.isEmpty() && ++preamble > LogText.MOST_PREAMBLE) break;
                 if (known.isEmpty()) continue;
                 rows.know(known.get());
                 names = row.fields;
