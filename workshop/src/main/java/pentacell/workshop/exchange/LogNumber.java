@@ -88,44 +88,62 @@ final class LogNumber {
         }
     }
 
-    /// Seconds since 1970 of a plain date such as `2026-03-01T12:00:00`, also with a space in the
-    /// middle or Z behind; NaN when it is anything else. By hand, because a formatter takes longer
-    /// than the rest of the line.
     private static double plainDate(String text) {
-        int length = text.length();
-        boolean isZulu = length == 20 && text.charAt(19) == 'Z';
-        if (length != 19 && !isZulu) return Double.NaN;
-        char middle = text.charAt(10);
-        if (text.charAt(4) != '-'
-                || text.charAt(7) != '-'
-                || (middle != 'T' && middle != ' ')
-                || text.charAt(13) != ':'
-                || text.charAt(16) != ':') return Double.NaN;
-        int year = digits(text, 0, 4);
-        int month = digits(text, 5, 7);
-        int day = digits(text, 8, 10);
-        int hour = digits(text, 11, 13);
-        int minute = digits(text, 14, 16);
-        int second = digits(text, 17, 19);
-        boolean isDate =
-                year >= 1970
-                        && month >= 1
-                        && month <= 12
-                        && day >= 1
-                        && day <= YearMonth.of(Math.max(1, year), month).lengthOfMonth();
-        if (!isDate || hour < 0 || hour > 23 || minute < 0 || minute > 59) return Double.NaN;
-        if (second < 0 || second > 59) return Double.NaN;
-        return LocalDate.of(year, month, day).toEpochDay() * 86_400.0
-                + hour * 3600.0
-                + minute * 60.0
-                + second;
+        return new Days().plainDate(text.toCharArray(), 0, text.length());
+    }
+
+    /// Reads plain dates one after the other; most are of the day of the one before.
+    static final class Days {
+        private int lastDay;
+        private double lastSeconds;
+
+        /// Seconds since 1970 of a plain date such as `2026-03-01T12:00:00`, also with a space in
+        /// the middle or Z behind; NaN when it is anything else. By hand, because a formatter takes
+        /// longer than the rest of the line.
+        double plainDate(char[] text, int offset, int length) {
+            boolean isZulu = length == 20 && text[offset + 19] == 'Z';
+            if (length != 19 && !isZulu) return Double.NaN;
+            char middle = text[offset + 10];
+            if (text[offset + 4] != '-'
+                    || text[offset + 7] != '-'
+                    || (middle != 'T' && middle != ' ')
+                    || text[offset + 13] != ':'
+                    || text[offset + 16] != ':') return Double.NaN;
+            double day =
+                    day(
+                            digits(text, offset, 4),
+                            digits(text, offset + 5, 2),
+                            digits(text, offset + 8, 2));
+            int hour = digits(text, offset + 11, 2);
+            int minute = digits(text, offset + 14, 2);
+            int second = digits(text, offset + 17, 2);
+            boolean isTime =
+                    hour >= 0
+                            && hour <= 23
+                            && minute >= 0
+                            && minute <= 59
+                            && second >= 0
+                            && second <= 59;
+            return isTime ? day + hour * 3600.0 + minute * 60.0 + second : Double.NaN;
+        }
+
+        /// Seconds since 1970 of a day's begin; NaN when there is no such day, or before 1970.
+        private double day(int year, int month, int day) {
+            if (year < 1970 || month < 1 || month > 12 || day < 1) return Double.NaN;
+            int number = (100 * year + month) * 100 + day;
+            if (number == lastDay) return lastSeconds;
+            if (day > YearMonth.of(year, month).lengthOfMonth()) return Double.NaN;
+            lastDay = number;
+            lastSeconds = LocalDate.of(year, month, day).toEpochDay() * 86_400.0;
+            return lastSeconds;
+        }
     }
 
     /// A number of digits, or −1 when it is none.
-    private static int digits(String text, int from, int to) {
+    private static int digits(char[] text, int from, int count) {
         int number = 0;
-        for (int i = from; i < to; i++) {
-            int digit = text.charAt(i) - '0';
+        for (int i = from; i < from + count; i++) {
+            int digit = text[i] - '0';
             if (digit < 0 || digit > 9) return -1;
             number = 10 * number + digit;
         }

@@ -17,6 +17,7 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
     /// Which value a field is; −1 for none.
     private int[] valueOfField = {};
 
+    private final LogNumber.Days days = new LogNumber.Days();
     private int timeValue = -1;
     private double timeFactor = 1;
     private boolean isKnown;
@@ -69,7 +70,12 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
         int value = field < valueOfField.length ? valueOfField[field] : -1;
         if (value < 0) return;
         double plain = LogNumber.plain(buffer, offset, length);
-        if (Double.isNaN(plain)) {
+        double date =
+                value == timeValue && Double.isNaN(plain)
+                        ? days.plainDate(buffer, offset, length)
+                        : Double.NaN;
+        if (!Double.isNaN(date)) row.values[value] = date;
+        else if (Double.isNaN(plain)) {
             String text = new String(buffer, offset, length).strip();
             row.odd[value] = text;
             row.values[value] =
