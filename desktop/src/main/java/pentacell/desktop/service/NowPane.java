@@ -100,8 +100,8 @@ final class NowPane extends VBox {
                                 new WatchedFolderField(
                                         logs.intake(), "history-folder", message::setText),
                                 named("Board at", board),
-                                PlainButton.of("Read the board", "board-read", this::readBoard),
-                                ControlRow.gap(),
+                                PlainButton.of("Read the board", "board-read", this::readBoard)),
+                        ControlRow.of(
                                 low,
                                 high,
                                 spread,
