@@ -23,6 +23,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.awaitility.Awaitility;
@@ -208,6 +209,18 @@ public final class BenchFixture implements AutoCloseable {
     /// Types into the field with the caret.
     public void type(String text) {
         hands.type(text);
+    }
+
+    /// Says a line at the quick line.
+    void line(String text) {
+        click("#quick-line");
+        enter(text);
+    }
+
+    /// Puts a text into a field.
+    void set(String field, String text) {
+        TextField node = robot.lookup(field).queryAs(TextField.class);
+        robot.interact(() -> node.setText(text));
     }
 
     /// Opens the list of commands, types what is wanted, takes the first.

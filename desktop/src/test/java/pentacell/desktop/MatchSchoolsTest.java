@@ -17,7 +17,6 @@ import java.util.Set;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TableView;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -45,7 +44,7 @@ final class MatchSchoolsTest {
             assertFalse(bench.robot.lookup("#rule-figure").query().getParent().isVisible());
             choose(bench, MatchSchool.NARROW_BINS);
             assertTrue(bench.text("#rule-school-means").startsWith("All cells of the pack"));
-            set(bench, "#rule-figure", "20");
+            bench.set("#rule-figure", "20");
             bench.click("#match");
             bench.await(
                     "no bin is so narrow",
@@ -92,8 +91,8 @@ final class MatchSchoolsTest {
             ComboBox<String> name =
                     (ComboBox<String>) bench.robot.lookup("#pack-name").queryAs(ComboBox.class);
             bench.robot.interact(() -> name.setValue("Large"));
-            set(bench, "#rule-series", "2");
-            set(bench, "#rule-parallel", "2");
+            bench.set("#rule-series", "2");
+            bench.set("#rule-parallel", "2");
             bench.robot.interact(() -> size.setValue(large.format()));
             assertTrue(
                     bench.text("#stock-said").startsWith("4 cells usable"),
@@ -117,7 +116,7 @@ final class MatchSchoolsTest {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
             bench.click("#more-rules");
-            set(bench, "#rule-spares", "3");
+            bench.set("#rule-spares", "3");
             bench.click("#match");
             bench.await("three are held back", () -> pack(bench).spares().size() == 3);
             CellId spare = pack(bench).spares().iterator().next();
@@ -138,7 +137,7 @@ final class MatchSchoolsTest {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
             List<List<CellId>> before = pack(bench).groups();
-            set(bench, "#rule-ir-spread", "6");
+            bench.set("#rule-ir-spread", "6");
             bench.click("#match");
             bench.await("it is matched anew", () -> !pack(bench).groups().equals(before));
             bench.click("#tab-compare");
@@ -161,8 +160,8 @@ final class MatchSchoolsTest {
             ComboBox<String> name =
                     (ComboBox<String>) bench.robot.lookup("#pack-name").queryAs(ComboBox.class);
             bench.robot.interact(() -> name.setValue("Gate lamp"));
-            set(bench, "#rule-series", "3");
-            set(bench, "#rule-parallel", "6");
+            bench.set("#rule-series", "3");
+            bench.set("#rule-parallel", "6");
             bench.click("#tab-several-packs");
             bench.click("#several-add");
             assertTrue(
@@ -212,11 +211,6 @@ final class MatchSchoolsTest {
         ComboBox<MatchSchool> box =
                 (ComboBox<MatchSchool>) bench.robot.lookup("#rule-school").queryAs(ComboBox.class);
         bench.robot.interact(() -> box.setValue(school));
-    }
-
-    private static void set(BenchFixture bench, String field, String text) {
-        TextField node = bench.robot.lookup(field).queryAs(TextField.class);
-        bench.robot.interact(() -> node.setText(text));
     }
 
     private static Pack pack(BenchFixture bench) {

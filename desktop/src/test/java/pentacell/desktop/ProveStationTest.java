@@ -44,16 +44,6 @@ final class ProveStationTest {
                 () -> bench.text("#load-test-meaning").startsWith("Gave 21.1"));
     }
 
-    private static void line(BenchFixture bench, String text) {
-        bench.click("#quick-line");
-        bench.enter(text);
-    }
-
-    private static void set(BenchFixture bench, String field, String text) {
-        TextField node = bench.robot.lookup(field).queryAs(TextField.class);
-        bench.robot.interact(() -> node.setText(text));
-    }
-
     @Test
     void aPackThatGivesTooLittleIsMendedAndTestedAgain() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
@@ -98,7 +88,7 @@ final class ProveStationTest {
             Path log = folder.resolve("second night.csv");
             Files.writeString(log, secondTest());
             when(bench.files.which(any(), any(), any())).thenReturn(Optional.of(log));
-            set(bench, "#load-test-end", "3.0");
+            bench.set("#load-test-end", "3.0");
             bench.click("#load-test-import");
             bench.await(
                     "the second test is better",
@@ -135,10 +125,10 @@ final class ProveStationTest {
             open(bench);
             bench.click("#tab-run");
             assertTrue(bench.text("#run-meaning").startsWith("Charge the pack full"));
-            set(bench, "#run-amps", "much");
+            bench.set("#run-amps", "much");
             bench.click("#run-begin");
             assertTrue(bench.text("#run-message").contains("0.01"));
-            set(bench, "#run-amps", "11");
+            bench.set("#run-amps", "11");
             bench.click("#run-begin");
             bench.await("it runs", () -> bench.text("#run-meaning").contains("drawn."));
             bench.await(
@@ -148,7 +138,7 @@ final class ProveStationTest {
             bench.await("it is judged", () -> bench.text("#load-test-meaning").contains("at 11.0"));
             // a line that nobody answers
             bench.click("#tab-run");
-            set(bench, "#run-board", "127.0.0.1:1");
+            bench.set("#run-board", "127.0.0.1:1");
             bench.click("#run-begin");
             bench.await("it is said", () -> bench.text("#run-meaning").contains("broke off"));
             assertEquals(2, proof(bench).tests().size());
@@ -161,13 +151,13 @@ final class ProveStationTest {
             open(bench);
             bench.click("#tab-heat");
             bench.await("the bad clip", () -> bench.text("#heat-meaning").contains("at 5.3 is"));
-            line(bench, "t 5.3 10.6");
+            bench.line("t 5.3 10.6");
             bench.await(
                     "mended", () -> bench.text("#heat-meaning").startsWith("No place is warmer"));
-            line(bench, "t 15.1 20");
+            bench.line("t 15.1 20");
             bench.awaitSaid("no can stands in column 15, row 1");
-            set(bench, "#quick-line", "");
-            line(bench, "bar 3 40mV 4A");
+            bench.set("#quick-line", "");
+            bench.line("bar 3 40mV 4A");
             bench.await(
                     "a joint that drops too much",
                     () ->
@@ -212,7 +202,7 @@ final class ProveStationTest {
     void logsThatComeIntoAFolderAreTakenIn() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             open(bench);
-            set(bench, "#load-test-folder", folder.resolve("nowhere").toString());
+            bench.set("#load-test-folder", folder.resolve("nowhere").toString());
             bench.robot.interact(() ->
                     bench.robot
                             .lookup("#load-test-folder")
@@ -220,7 +210,7 @@ final class ProveStationTest {
                             .fireEvent(new ActionEvent()));
             assertTrue(bench.text("#load-test-message").endsWith("is no folder."));
             Path logs = Files.createDirectory(folder.resolve("logs"));
-            set(bench, "#load-test-folder", logs.toString());
+            bench.set("#load-test-folder", logs.toString());
             bench.robot.interact(() ->
                     bench.robot
                             .lookup("#load-test-folder")
@@ -249,13 +239,13 @@ final class ProveStationTest {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             open(bench);
             bench.click("#tab-groups");
-            line(bench, "g5 20.9Ah 77Wh");
+            bench.line("g5 20.9Ah 77Wh");
             bench.await(
                     "group 5 alone",
                     () -> bench.text("#prove-groups-meaning").startsWith("Alone, group 5 gave"));
             bench.click("#tab-charge");
             assertTrue(bench.text("#charge-meaning").endsWith("apart: good."));
-            line(bench, "full g5 4.26");
+            bench.line("full g5 4.26");
             bench.await(
                     "group 5 is full first",
                     () -> bench.text("#charge-meaning").contains("group 5 is full first"));
@@ -266,14 +256,14 @@ final class ProveStationTest {
                     "the supply tripped",
                     () -> proof(bench).charge().orElseThrow().supply() == ChargeRun.Supply.TRIPPED);
             bench.click("#tab-system");
-            set(bench, "#system-out", "480");
+            bench.set("#system-out", "480");
             bench.click("#system-log");
             bench.await(
                     "the whole way",
                     () ->
                             bench.text("#system-meaning")
                                     .endsWith("of what is put back arrives at the load."));
-            line(bench, "trip 21.3 22.4");
+            bench.line("trip 21.3 22.4");
             bench.await(
                     "what stays inside", () -> bench.text("#system-trip-words").contains("inside"));
             bench.click("#system-to-plan");
@@ -289,10 +279,10 @@ final class ProveStationTest {
                                     == 21.3);
             bench.click("#tab-verdict");
             assertTrue(bench.text("#verdict-meaning").startsWith("Not yet fit for use"));
-            line(bench, "4a 4.1 4.1 4.1");
+            bench.line("4a 4.1 4.1 4.1");
             assertEquals(1, proof(bench).tests().size(), "3 of 7 groups are no reading");
-            set(bench, "#quick-line", "");
-            line(bench, "4a 4.1 4.1 4.1 4.1 4.1 4.1 4.1");
+            bench.set("#quick-line", "");
+            bench.line("4a 4.1 4.1 4.1 4.1 4.1 4.1 4.1");
             bench.await("a test by hand", () -> proof(bench).tests().size() == 2);
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT7);
             bench.click("#tab-book");

@@ -152,20 +152,19 @@ public record DonorReport(List<HarvestYield> lots, List<OfDonor> donors, String 
         if (each.yield().isEmpty() || each.yield().get().cells() == 0) return "";
         HarvestYield yield = each.yield().get();
         int out = yield.cells() - yield.good() - yield.undecided();
-        return "%s: %d good, %d not decided yet, %d out; %s of good cells%s%s."
-                .formatted(
-                        Count.of(yield.cells(), "cell", "cells"),
-                        yield.good(),
-                        yield.undecided(),
-                        out,
-                        Quantity.ENERGY.text(yield.goodWattHours(), 0),
-                        yield.cost().isPresent()
-                                ? ", cost %s %s"
-                                        .formatted(amount(yield.cost(), 2), yield.currency())
-                                : "",
-                        yield.minutes() > 0
-                                ? ", " + Quantity.MINUTES.text(yield.minutes()) + " of work"
-                                : "");
+        List<String> said = new ArrayList<>();
+        if (yield.good() > 0)
+            said.add(
+                    "%d good, %s"
+                            .formatted(
+                                    yield.good(), Quantity.ENERGY.text(yield.goodWattHours(), 0)));
+        if (yield.undecided() > 0) said.add(yield.undecided() + " not decided yet");
+        if (out > 0) said.add(out + " out");
+        if (yield.cost().isPresent())
+            said.add("cost %s %s".formatted(amount(yield.cost(), 2), yield.currency()));
+        if (yield.minutes() > 0) said.add(Quantity.MINUTES.text(yield.minutes()) + " of work");
+        return "%s: %s."
+                .formatted(Count.of(yield.cells(), "cell", "cells"), String.join("; ", said));
     }
 
     private static String parts(DonorRecord record) {

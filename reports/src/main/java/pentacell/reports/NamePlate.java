@@ -40,6 +40,16 @@ public record NamePlate(String name, List<String> lines, String warning) {
             String builder,
             String wording,
             String date) {
+        List<String> lines = new ArrayList<>(figures(pack, measured));
+        lines.add(builder.isBlank() ? date : date + " · " + builder.strip());
+        if (!wording.isBlank()) lines.add(wording.strip());
+        return new NamePlate(pack.pack().name(), lines, SALVAGED);
+    }
+
+    /// The figures of a pack as its plate has them, the most important first.
+    ///
+    /// @param measured its last load test; what its cells let expect where there is none
+    static List<String> figures(PackToBuild pack, Optional<LoadTest> measured) {
         int series = pack.groups().size();
         double nominal = series * pack.chemistry().nominalVolts();
         String full = Quantity.VOLTAGE.text(series * pack.chemistry().chargeLimitVolts(), 1);
@@ -76,9 +86,7 @@ public record NamePlate(String name, List<String> lines, String warning) {
                                         ? " at up to "
                                                 + Quantity.CURRENT.text(charger.getAsDouble(), 1)
                                         : ""));
-        lines.add(builder.isBlank() ? date : date + " · " + builder.strip());
-        if (!wording.isBlank()) lines.add(wording.strip());
-        return new NamePlate(pack.pack().name(), lines, SALVAGED);
+        return lines;
     }
 
     /// How large it is.

@@ -85,8 +85,8 @@ public record PackReport(ProvedPack pack, PackVerdict verdict, String date, Zone
                                 Count.of(built().cells(), "cell", "cells"),
                                 built().assembly().standing().words(),
                                 date));
-        for (String line : NamePlate.of(built(), measured(), "", "", date).lines())
-            if (!line.equals(date)) pages.paragraph(pages.regular(), 10, Sheet.MARGIN, line);
+        for (String line : NamePlate.figures(built(), measured()))
+            pages.paragraph(pages.regular(), 10, Sheet.MARGIN, line);
     }
 
     private Optional<LoadTest> measured() {

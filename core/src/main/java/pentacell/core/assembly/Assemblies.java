@@ -1,7 +1,6 @@
 package pentacell.core.assembly;
 
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.InOrder;
@@ -35,8 +34,6 @@ public record Assemblies(Map<String, Assembly> all) {
     }
 
     private Assemblies plus(Instant at, AssemblyFact fact) {
-        Map<String, Assembly> after = new LinkedHashMap<>(all);
-        after.put(fact.pack(), assembly(fact.pack()).plus(at, fact));
-        return new Assemblies(after);
+        return new Assemblies(InOrder.with(all, fact.pack(), assembly(fact.pack()).plus(at, fact)));
     }
 }

@@ -1,7 +1,6 @@
 package pentacell.core.proof;
 
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.InOrder;
@@ -31,8 +30,6 @@ public record Proofs(Map<String, Proof> all) {
     }
 
     private Proofs plus(Instant at, ProofFact fact) {
-        Map<String, Proof> after = new LinkedHashMap<>(all);
-        after.put(fact.pack(), proof(fact.pack()).plus(at, fact));
-        return new Proofs(after);
+        return new Proofs(InOrder.with(all, fact.pack(), proof(fact.pack()).plus(at, fact)));
     }
 }

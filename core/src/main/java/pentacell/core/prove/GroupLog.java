@@ -49,6 +49,13 @@ public record GroupLog(Column seconds, Column amps, List<Column> volts) {
         return sum;
     }
 
+    /// The highest current, drawn or charged, in A; 0 without any.
+    public double mostAmps() {
+        double most = 0;
+        for (int i = 0; i < size(); i++) most = Math.max(most, Math.abs(amps.get(i)));
+        return most;
+    }
+
     /// The charge drawn from the moment before to this one, in Ah; 0 for the first.
     public double drawnAmpHours(int moment) {
         if (moment == 0) return 0;

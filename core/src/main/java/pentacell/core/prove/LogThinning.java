@@ -68,9 +68,7 @@ public final class LogThinning {
     private static List<Integer> moments(GroupLog log, int most) {
         List<Column> channels = new ArrayList<>(log.volts());
         channels.add(log.amps());
-        double mostAmps = 0;
-        for (int i = 0; i < log.size(); i++)
-            mostAmps = Math.max(mostAmps, Math.abs(log.amps().get(i)));
+        double mostAmps = log.mostAmps();
         for (double factor = 1; ; factor *= COARSER) {
             double[] tolerance = new double[channels.size()];
             Arrays.fill(tolerance, VOLTS * factor);

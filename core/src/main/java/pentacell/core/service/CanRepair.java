@@ -41,7 +41,7 @@ public record CanRepair(
         /// Join it as it is.
         RECONNECT("join it again"),
         /// Bring it to the bar's voltage, then join it.
-        BRING_FIRST("bring it nearer, then join it"),
+        BRING_FIRST("bring it to the bar's voltage, then join it"),
         /// It has a short inside.
         REPLACE("replace it");
 

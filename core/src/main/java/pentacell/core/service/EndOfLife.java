@@ -8,9 +8,8 @@ import java.util.OptionalDouble;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellModel;
-import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.grade.Grader;
 import pentacell.core.school.Grading;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Quantity;
@@ -54,7 +53,11 @@ public record EndOfLife(List<Cell> cells) {
             for (PackToBuild.Unit unit : built.groups().get(group)) {
                 double holds = 1000 * part * unit.ampHours();
                 Optional<String> found = Optional.ofNullable(out.get(unit.id()));
-                OptionalDouble soh = soh(state, unit, holds);
+                OptionalDouble measured = soh(state, unit);
+                OptionalDouble soh =
+                        measured.isPresent()
+                                ? OptionalDouble.of(part * measured.getAsDouble())
+                                : measured;
                 cells.add(
                         new Cell(
                                 unit.id(),
@@ -77,14 +80,11 @@ public record EndOfLife(List<Cell> cells) {
         return Quantity.PERCENT.text(100 * share, 0);
     }
 
-    private static OptionalDouble soh(
-            WorkshopState state, PackToBuild.Unit unit, double milliampHours) {
-        Optional<CellRecord> cell = Cells.of(state).cell(unit.id());
-        Optional<CellModel> model = cell.flatMap(Catalogue.of(state)::modelOf);
-        return model.isEmpty()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(
-                        milliampHours / (unit.cans() * model.get().ratedMinimumMilliampHours()));
+    private static OptionalDouble soh(WorkshopState state, PackToBuild.Unit unit) {
+        return Cells.of(state)
+                .cell(unit.id())
+                .map(cell -> Grader.soh(cell, Catalogue.of(state).modelOf(cell)))
+                .orElse(OptionalDouble.empty());
     }
 
     /// Those that go back to the stock.

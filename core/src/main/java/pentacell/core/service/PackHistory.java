@@ -37,7 +37,10 @@ final class PackHistory {
     private static final double DAY_SECONDS = 86_400;
 
     /// Near full and near empty are these parts of the charge that is used.
-    private static final double NEAR = 0.2;
+    static final double NEAR = 0.2;
+
+    /// A pack rests under this part of its highest current.
+    static final double REST_SHARE = 0.03;
 
     private final GroupLog log;
     private final double most;
@@ -68,10 +71,7 @@ final class PackHistory {
 
     PackHistory(GroupLog log) {
         this.log = log;
-        double highest = 0;
-        for (int i = 0; i < log.size(); i++)
-            highest = Math.max(highest, Math.abs(log.amps().get(i)));
-        most = highest;
+        most = log.mostAmps();
         double[] medians = new double[log.size()];
         double[] volts = new double[log.series()];
         for (int i = 0; i < medians.length; i++) medians[i] = median(volts, i);

@@ -16,8 +16,6 @@ import pentacell.core.service.PackHistory.Moment;
 /// @param atRest with hardly any current
 /// @param nearEmpty with a fifth of the charge in use left at most
 public record StrayBands(List<Span> nearFull, List<Span> atRest, List<Span> nearEmpty) {
-    private static final double NEAR = 0.2;
-    private static final double REST_SHARE = 0.03;
 
     private static final double YEAR_HOURS = 365.25 * 24;
     private static final double LEAST_YEARS = 0.25;
@@ -57,11 +55,14 @@ public record StrayBands(List<Span> nearFull, List<Span> atRest, List<Span> near
         PackHistory known = new PackHistory(history.log());
         List<Moment> moments = known.moments();
         double used = known.usedAmpHours();
-        double still = REST_SHARE * known.mostAmps();
+        double still = PackHistory.REST_SHARE * known.mostAmps();
         return new StrayBands(
-                spans(history, moments, each -> each.drawnAmpHours() <= NEAR * used),
+                spans(history, moments, each -> each.drawnAmpHours() <= PackHistory.NEAR * used),
                 spans(history, moments, each -> Math.abs(each.amps()) <= still),
-                spans(history, moments, each -> each.drawnAmpHours() >= (1 - NEAR) * used));
+                spans(
+                        history,
+                        moments,
+                        each -> each.drawnAmpHours() >= (1 - PackHistory.NEAR) * used));
     }
 
     private static List<Span> spans(

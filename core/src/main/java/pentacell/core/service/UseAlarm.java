@@ -21,8 +21,6 @@ public record UseAlarm(Kind kind, int group, double figure, double limit, Instan
     /// Groups at rest lie nearer than that (common practice: 30 to 50 mV).
     private static final double REST_MILLIVOLTS = 50;
 
-    private static final double REST_SHARE = 0.03;
-
     /// What was passed.
     public enum Kind {
         LOW,
@@ -40,9 +38,7 @@ public record UseAlarm(Kind kind, int group, double figure, double limit, Instan
 
     /// Limits that were passed in a history, at most one of each kind.
     static List<UseAlarm> of(Timeline history, Alarms alarms) {
-        double most = 0;
-        for (int i = 0; i < history.log().size(); i++)
-            most = Math.max(most, Math.abs(history.log().amps().get(i)));
+        double still = PackHistory.REST_SHARE * history.log().mostAmps();
         Worst low = new Worst(Kind.LOW, alarms.lowVolts(), -1);
         Worst high = new Worst(Kind.HIGH, alarms.highVolts(), 1);
         Worst spread = new Worst(Kind.SPREAD, alarms.spreadMillivolts(), 1);
@@ -56,7 +52,7 @@ public record UseAlarm(Kind kind, int group, double figure, double limit, Instan
             }
             low.look(volts.get(least), least, history, i);
             high.look(volts.get(greatest), greatest, history, i);
-            if (Math.abs(history.log().amps().get(i)) > REST_SHARE * most) continue;
+            if (Math.abs(history.log().amps().get(i)) > still) continue;
             double middle = volts.stream().mapToDouble(each -> each).average().orElse(0);
             boolean isLow = middle - volts.get(least) > volts.get(greatest) - middle;
             spread.look(

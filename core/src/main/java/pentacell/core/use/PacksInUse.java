@@ -1,7 +1,6 @@
 package pentacell.core.use;
 
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.InOrder;
@@ -32,8 +31,6 @@ public record PacksInUse(Map<String, PackInUse> all) {
     }
 
     private PacksInUse plus(Instant at, UseFact fact) {
-        Map<String, PackInUse> after = new LinkedHashMap<>(all);
-        after.put(fact.pack(), pack(fact.pack()).plus(at, fact));
-        return new PacksInUse(after);
+        return new PacksInUse(InOrder.with(all, fact.pack(), pack(fact.pack()).plus(at, fact)));
     }
 }

@@ -345,11 +345,10 @@ final class ServicedPackTest {
                         PACK, "after", Instant.parse("2026-03-05T00:00:00Z"), week(1, 2)));
         assertTrue(judged(journal).findings().isEmpty());
         assertEquals(
-                2,
+                1,
                 judged(journal).bands().orElseThrow().atRest().stream()
-                                .filter(StrayBands.Span::isAfterGap)
-                                .count()
-                        + 1,
+                        .filter(StrayBands.Span::isAfterGap)
+                        .count(),
                 "one long gap");
     }
 
@@ -387,6 +386,20 @@ final class ServicedPackTest {
         assertEquals(2, alarms.get(1).group());
         assertEquals(270, alarms.get(2).figure(), 1e-6);
         assertThrows(IllegalArgumentException.class, () -> new Alarms(3.4, 3.4, 30));
+    }
+
+    @ParameterizedTest(name = "its group gave {0} of 24 Ah: {1} cells recycled")
+    @CsvSource({"24, 0", "21.5, 0", "20.5, 12", "12, 12"})
+    void cellsOfAWornGroupAreRecycledWhenTheyHoldTooLittle(double ampHours, int recycled) {
+        // 2000 of 2200 mAh rated; under 80 % of rated is out
+        Journal journal =
+                pack().log(new UseFact.GroupRetested(PACK, 1, ampHours, LocalDate.of(2026, 2, 1)));
+        EndOfLife end = judged(journal).endOfLife(journal.state());
+        assertEquals(recycled, end.recycled().size());
+        for (EndOfLife.Cell each : end.recycled()) {
+            assertEquals(1, each.group());
+            assertEquals(2000 * ampHours / 24, each.milliampHours(), 1e-6);
+        }
     }
 
     @Test

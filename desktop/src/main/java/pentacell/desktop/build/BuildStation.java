@@ -95,9 +95,7 @@ public final class BuildStation implements Station {
 
     @Override
     public boolean takes(PackWork work) {
-        if (work.kind() != PackWork.Kind.BUILD) return false;
-        model.inHand().take(work.pack());
-        return true;
+        return model.inHand().takes(work, PackWork.Kind.BUILD);
     }
 
     @Override
@@ -116,7 +114,7 @@ public final class BuildStation implements Station {
 
     @Override
     public List<Found> find(String wanted, int most) {
-        return Found.packs(model.inHand().names(), wanted, most, "build", model.inHand()::take);
+        return model.inHand().find(wanted, most, "build");
     }
 
     /// Whether the layouts of the pack in hand are found.

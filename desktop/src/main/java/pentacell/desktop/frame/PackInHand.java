@@ -65,6 +65,23 @@ public final class PackInHand {
                 .or(() -> last);
     }
 
+    /// Takes the pack of work that is handed over, when it is of a kind that is done here.
+    ///
+    /// @return whether it is
+    public boolean takes(PackWork work, PackWork.Kind kind) {
+        if (work.kind() != kind) return false;
+        take(work.pack());
+        return true;
+    }
+
+    /// The packs that fit what is typed into *Find or do*.
+    ///
+    /// @param wanted in lower case, not empty
+    /// @param word what is done with them here
+    public List<Found> find(String wanted, int most, String word) {
+        return Found.packs(names(), wanted, most, word, this::take);
+    }
+
     private void follow(WorkshopState state) {
         if (Packs.of(state).pack(name.get()).isEmpty()) name.set(first(state, isWanted).orElse(""));
     }

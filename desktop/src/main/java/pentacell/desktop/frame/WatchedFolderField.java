@@ -3,13 +3,13 @@ package pentacell.desktop.frame;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.function.Consumer;
-import javafx.scene.control.Label;
+import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.VBox;
+import pentacell.desktop.kit.Captioned;
 
 /// The field that says which folder logs are taken in from.
-public final class WatchedFolderField extends VBox {
+public final class WatchedFolderField {
     private final GroupLogIntake logs;
     private final Consumer<String> say;
     private final TextField field = new TextField();
@@ -19,9 +19,6 @@ public final class WatchedFolderField extends VBox {
     public WatchedFolderField(GroupLogIntake logs, String id, Consumer<String> say) {
         this.logs = logs;
         this.say = say;
-        Label caption = new Label("Watched folder");
-        caption.setLabelFor(field);
-        caption.getStyleClass().add("caption");
         field.setId(id);
         field.setPromptText("none");
         field.setPrefColumnCount(11);
@@ -34,7 +31,11 @@ public final class WatchedFolderField extends VBox {
         field.setTooltip(
                 new Tooltip(
                         "A folder that a board or a bench load writes its logs into: each is taken in when it has stopped growing, and again when it has grown."));
-        getChildren().addAll(caption, field);
+    }
+
+    /// The field under its caption.
+    public Node node() {
+        return Captioned.of("Watched folder", field);
     }
 
     private void watch() {

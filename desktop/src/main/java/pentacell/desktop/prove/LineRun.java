@@ -14,6 +14,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.proof.PackLog;
 import pentacell.core.proof.ProofFact;
+import pentacell.desktop.frame.StandInSpeed;
 import pentacell.desktop.kit.Background;
 import pentacell.instruments.bench.PackRun;
 import pentacell.instruments.bench.PackRun.Moment;
@@ -26,7 +27,6 @@ import pentacell.instruments.simulated.VirtualPack;
 final class LineRun {
     private static final DateTimeFormatter NAME =
             DateTimeFormatter.ofPattern("'by line,' d MMM yyyy HH:mm", Locale.ENGLISH);
-    private static final int USUAL_SPEED = 600;
 
     /// Stand-ins hold somewhat less than cells say, and not all the same.
     private static final double LEAST_OF_EXPECTED = 0.95;
@@ -37,6 +37,7 @@ final class LineRun {
     private final ReadOnlyObjectWrapper<Status> status =
             new ReadOnlyObjectWrapper<>(Status.NOTHING);
     private final List<SimulatedInstrument> standIns = new ArrayList<>();
+    private Optional<VirtualPack> virtual = Optional.empty();
     private Optional<PackRun> running = Optional.empty();
     private int turn;
 
@@ -95,12 +96,15 @@ final class LineRun {
         running.ifPresent(PackRun::stop);
     }
 
-    private Optional<VirtualPack> virtual = Optional.empty();
-
     private String address(PackDevice.Kind kind, PackToBuild pack) throws IOException {
         if (virtual.isEmpty()) virtual = Optional.of(virtual(pack));
         SimulatedInstrument made =
-                SimulatedInstrument.start(kind, kind.words(), speed(), virtual.get(), 0);
+                SimulatedInstrument.start(
+                        kind,
+                        kind.words(),
+                        StandInSpeed.of(model.desk().settings()),
+                        virtual.get(),
+                        0);
         standIns.add(made);
         return "127.0.0.1:" + made.port();
     }
@@ -118,18 +122,6 @@ final class LineRun {
                             1 / group.stream().mapToDouble(unit -> 1 / unit.ohms()).sum()));
         }
         return new VirtualPack(groups, pack.chemistry(), pack.pack().name().hashCode());
-    }
-
-    private int speed() {
-        try {
-            return model.desk()
-                    .settings()
-                    .get("stand-in-speed")
-                    .map(Integer::parseInt)
-                    .orElse(USUAL_SPEED);
-        } catch (NumberFormatException odd) {
-            return USUAL_SPEED;
-        }
     }
 
     private void letGo() {

@@ -19,6 +19,7 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.PackWork;
 import pentacell.desktop.frame.WatchedFolderField;
+import pentacell.desktop.kit.Captioned;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.NumberField;
 import pentacell.desktop.kit.OnlyWhenSaid;
@@ -70,19 +71,18 @@ final class LoadTestPane extends VBox {
                     if (name != null && !isFilling) model.look(name);
                 });
         VBox.setVgrow(fan, Priority.ALWAYS);
-        Label test = new Label("Test");
-        test.getStyleClass().add("caption");
         getChildren()
                 .addAll(
                         meaning,
                         remedy,
                         before,
                         ControlRow.of(
-                                new VBox(test, tests),
+                                Captioned.of("Test", tests),
                                 end,
                                 PlainButton.of("Import a log", "load-test-import", this::read),
                                 new WatchedFolderField(
-                                        logs.intake(), "load-test-folder", message::setText),
+                                                logs.intake(), "load-test-folder", message::setText)
+                                        .node(),
                                 corrected,
                                 ControlRow.gap(),
                                 PlainButton.of("Swap at Match", "load-test-swap", this::atMatch)),

@@ -15,8 +15,8 @@ import pentacell.core.prove.Shortfall;
 import pentacell.core.prove.WorkshopRatio;
 import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.JudgedPack;
 import pentacell.desktop.frame.PackInHand;
-import pentacell.desktop.frame.WhileWatched;
 
 /// What Prove knows: the pack in hand with all that was measured of it, judged away from the
 /// window's thread.
@@ -30,13 +30,10 @@ final class ProveModel {
 
     private final Desk desk;
     private final PackInHand inHand;
-    private final ReadOnlyObjectWrapper<Optional<Judged>> judged =
-            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final JudgedPack<Judged> judged;
     private final ReadOnlyObjectWrapper<Optional<Tested>> test =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private Optional<String> chosenTest = Optional.empty();
-    private int turn;
-    private final WhileWatched work = new WhileWatched(this::workOut);
 
     /// A pack, judged.
     ///
@@ -58,12 +55,9 @@ final class ProveModel {
     ProveModel(Desk desk) {
         this.desk = desk;
         inHand = new PackInHand(desk);
-        inHand.nameProperty()
-                .subscribe(name -> {
-                    chosenTest = Optional.empty();
-                    work.refresh();
-                });
-        desk.ledger().stateProperty().subscribe(state -> work.refresh());
+        inHand.nameProperty().subscribe(name -> chosenTest = Optional.empty());
+        judged = new JudgedPack<>(desk, inHand, "prove", this::judge);
+        judged.property().subscribe(now -> look());
     }
 
     Desk desk() {
@@ -76,7 +70,7 @@ final class ProveModel {
 
     /// The pack in hand; empty while none is matched.
     ReadOnlyObjectProperty<Optional<Judged>> judgedProperty() {
-        return judged.getReadOnlyProperty();
+        return judged.property();
     }
 
     /// The load test that is looked at: the one chosen, else the last.
@@ -98,11 +92,12 @@ final class ProveModel {
     /// Expects what the other packs of the workshop gave, or what cells say.
     void correct(boolean isWanted) {
         desk.settings().put(CORRECTED, String.valueOf(isWanted));
-        work.now();
+        judged.now();
     }
 
     private void look() {
-        List<Tested> tests = judged.get().map(now -> now.pack().tests()).orElse(List.of());
+        List<Tested> tests =
+                judged.property().get().map(now -> now.pack().tests()).orElse(List.of());
         test.set(
                 tests.stream()
                         .filter(each -> chosenTest.equals(Optional.of(each.name())))
@@ -112,24 +107,12 @@ final class ProveModel {
 
     /// Says whether somebody looks: nothing is worked out while nobody does.
     void watched(boolean isWatched) {
-        work.watched(isWatched);
+        judged.watched(isWatched);
     }
 
-    private void workOut() {
-        int number = ++turn;
-        WorkshopState state = desk.ledger().state();
-        JudgedStock stock = desk.ledger().judged();
-        String name = inHand.name();
+    private JudgedPack.Judge<Judged> judge() {
         boolean isCorrected = isCorrected();
-        desk.work()
-                .lane("prove")
-                .run(
-                        () -> judge(state, stock, name, isCorrected),
-                        done -> {
-                            if (number != turn) return;
-                            judged.set(done);
-                            look();
-                        });
+        return (state, stock, name) -> judge(state, stock, name, isCorrected);
     }
 
     private static Optional<Judged> judge(

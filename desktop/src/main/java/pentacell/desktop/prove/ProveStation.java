@@ -99,9 +99,7 @@ public final class ProveStation implements Station {
 
     @Override
     public boolean takes(PackWork work) {
-        if (work.kind() != PackWork.Kind.PROVE) return false;
-        model.inHand().take(work.pack());
-        return true;
+        return model.inHand().takes(work, PackWork.Kind.PROVE);
     }
 
     @Override
@@ -113,7 +111,7 @@ public final class ProveStation implements Station {
 
     @Override
     public List<Found> find(String wanted, int most) {
-        return Found.packs(model.inHand().names(), wanted, most, "prove", model.inHand()::take);
+        return model.inHand().find(wanted, most, "prove");
     }
 
     /// Whether the pack in hand is judged.

@@ -10,6 +10,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.kit.Captioned;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.NumberField;
@@ -34,7 +35,7 @@ final class RunPane extends VBox {
     private final NumberField amps;
     private final NumberField end;
     private final Button begin = PlainButton.of("Begin the test", "run-begin", this::begin);
-    private final Button stop = PlainButton.of("Let the load go", "run-stop", this::stop);
+    private final Button stop = PlainButton.of("Stop the load", "run-stop", this::stop);
     private final FittedTable<Row> groups =
             new FittedTable<>("run-groups", "What groups read stands here while it runs.");
 
@@ -65,14 +66,14 @@ final class RunPane extends VBox {
         Label caution =
                 Wrapping.on(
                         new Label(
-                                "Stay with it: full pack, load on something that does not burn, smoke alarm and sand at hand. The load is let go at the end, when you say so, and when a line is cut."));
+                                "Stay with it: full pack, load on something that does not burn, smoke alarm and sand at hand. The load is switched off at the end, when you stop it, and when a line is cut."));
         caution.getStyleClass().add("caption");
         getChildren()
                 .addAll(
                         meaning,
                         ControlRow.of(
-                                named("Board at", board),
-                                named("Load at", load),
+                                Captioned.of("Board at", board),
+                                Captioned.of("Load at", load),
                                 amps,
                                 end,
                                 begin,
@@ -103,13 +104,6 @@ final class RunPane extends VBox {
         field.setPromptText("stand-in");
         field.setPrefColumnCount(11);
         return field;
-    }
-
-    private static VBox named(String words, TextField field) {
-        Label caption = new Label(words);
-        caption.setLabelFor(field);
-        caption.getStyleClass().add("caption");
-        return new VBox(caption, field);
     }
 
     private Optional<PackToBuild> pack() {

@@ -48,7 +48,7 @@ final class HistoryPane extends VBox {
         getChildren()
                 .addAll(
                         meaning,
-                        ControlRow.of(new Label("Drawn through"), group, recent),
+                        ControlRow.of(new Label("Line through the band"), group, recent),
                         picture,
                         caption);
         model.judgedProperty().subscribe(this::show);

@@ -20,6 +20,7 @@ import pentacell.core.use.Alarms;
 import pentacell.core.use.UseFact;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.WatchedFolderField;
+import pentacell.desktop.kit.Captioned;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.NumberField;
@@ -76,7 +77,7 @@ final class NowPane extends VBox {
         message.setId("now-message");
         message.getStyleClass().add("match-message");
         groups.count("Group", row -> row.group() + 1)
-                .measured("Read last / V", Quantity.VOLTAGE, Row::volts)
+                .measured("Last read / V", Quantity.VOLTAGE, Row::volts)
                 .measured("Near full / mV", Quantity.MILLIVOLTS, Row::full)
                 .measured("At rest / mV", Quantity.MILLIVOLTS, Row::rest)
                 .measured("Near empty / mV", Quantity.MILLIVOLTS, Row::empty)
@@ -98,8 +99,9 @@ final class NowPane extends VBox {
                         ControlRow.of(
                                 PlainButton.of("Import a history", "history-import", this::read),
                                 new WatchedFolderField(
-                                        logs.intake(), "history-folder", message::setText),
-                                named("Board at", board),
+                                                logs.intake(), "history-folder", message::setText)
+                                        .node(),
+                                Captioned.of("Board at", board),
                                 PlainButton.of("Read the board", "board-read", this::readBoard)),
                         ControlRow.of(
                                 low,
@@ -126,13 +128,6 @@ final class NowPane extends VBox {
     private void read() {
         if (model.judgedProperty().get().isEmpty()) return;
         files.which("History of a pack", "Logs of groups", "*.csv").ifPresent(logs.intake()::take);
-    }
-
-    private static VBox named(String words, TextField field) {
-        Label caption = new Label(words);
-        caption.setLabelFor(field);
-        caption.getStyleClass().add("caption");
-        return new VBox(caption, field);
     }
 
     /// One reading of the board on the line, logged as one by hand.
@@ -249,7 +244,7 @@ final class NowPane extends VBox {
         Label what =
                 Wrapping.on(
                         new Label(
-                                "Likely in group %d: %s, sure to %s"
+                                "Likely in group %d: %s (%s sure)"
                                         .formatted(
                                                 finding.group() + 1,
                                                 finding.cause().words(),
@@ -276,7 +271,7 @@ final class NowPane extends VBox {
                         ControlRow.gap(),
                         reason,
                         PlainButton.of(
-                                "It is no trouble",
+                                "Set it aside",
                                 "aside-" + id,
                                 () -> setAside(finding, reason.getText())));
         VBox block = new VBox(3, what, figures, check, row);

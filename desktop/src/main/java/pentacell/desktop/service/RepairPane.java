@@ -107,7 +107,7 @@ final class RepairPane extends VBox {
                                         ControlRow.of(
                                                 reason,
                                                 PlainButton.of(
-                                                        "%s is in its place"
+                                                        "Log %s in its place"
                                                                 .formatted(
                                                                         each.swap().coming().id()),
                                                         "replaced-" + id,
@@ -122,7 +122,7 @@ final class RepairPane extends VBox {
                     .add(
                             ControlRow.of(
                                     PlainButton.of(
-                                            "It is joined again",
+                                            "Log it as joined",
                                             "joined-" + id,
                                             () -> model.reconnected(repair))));
         return block;

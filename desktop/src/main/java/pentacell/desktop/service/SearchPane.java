@@ -21,6 +21,7 @@ import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.core.unit.Sentence;
 import pentacell.desktop.faces.FacesPicture;
+import pentacell.desktop.kit.Captioned;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
@@ -98,8 +99,8 @@ final class SearchPane extends VBox {
                         meaning,
                         progress,
                         ControlRow.of(
-                                caption("Search", sought),
-                                caption("In", group),
+                                Captioned.of("Search", sought),
+                                Captioned.of("In", group),
                                 reading,
                                 PlainButton.of("Log reading", "search-log", this::log)),
                         message,
@@ -109,13 +110,6 @@ final class SearchPane extends VBox {
         OnlyWhenSaid.of(progress, message);
         model.judgedProperty().subscribe(judged -> fill());
         model.searchedProperty().subscribe(this::show);
-    }
-
-    private static VBox caption(String words, ComboBox<?> box) {
-        Label caption = new Label(words);
-        caption.setLabelFor(box);
-        caption.getStyleClass().add("caption");
-        return new VBox(caption, box);
     }
 
     private void fill() {

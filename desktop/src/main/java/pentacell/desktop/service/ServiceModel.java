@@ -17,23 +17,20 @@ import pentacell.core.service.ServicedPack;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.use.UseFact;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.JudgedPack;
 import pentacell.desktop.frame.PackInHand;
-import pentacell.desktop.frame.WhileWatched;
 
 /// What Service knows: the pack in hand with all that was logged of it in use, judged away from the
 /// window's thread, and which can is searched.
 final class ServiceModel {
     private final Desk desk;
     private final PackInHand inHand;
-    private final ReadOnlyObjectWrapper<Optional<Judged>> judged =
-            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final JudgedPack<Judged> judged;
     private final ReadOnlyObjectWrapper<Optional<Searched>> searched =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private Sought sought = Sought.BROKEN_JOINT;
     private Optional<Integer> chosenGroup = Optional.empty();
     private Optional<CellId> chosenCan = Optional.empty();
-    private int turn;
-    private final WhileWatched work = new WhileWatched(this::workOut);
 
     /// What is searched.
     enum Sought {
@@ -73,9 +70,9 @@ final class ServiceModel {
                 .subscribe(name -> {
                     chosenGroup = Optional.empty();
                     chosenCan = Optional.empty();
-                    work.refresh();
                 });
-        desk.ledger().stateProperty().subscribe(state -> work.refresh());
+        judged = new JudgedPack<>(desk, inHand, "service", () -> ServiceModel::judge);
+        judged.property().subscribe(now -> look());
     }
 
     Desk desk() {
@@ -88,7 +85,7 @@ final class ServiceModel {
 
     /// The pack in hand; empty while none is matched.
     ReadOnlyObjectProperty<Optional<Judged>> judgedProperty() {
-        return judged.getReadOnlyProperty();
+        return judged.property();
     }
 
     /// The search that goes on; empty while no pack is matched.
@@ -120,7 +117,7 @@ final class ServiceModel {
     }
 
     private void look() {
-        searched.set(judged.get().map(now -> searched(now.pack())));
+        searched.set(judged.property().get().map(now -> searched(now.pack())));
     }
 
     private Searched searched(ServicedPack pack) {
@@ -144,29 +141,12 @@ final class ServiceModel {
 
     /// Says whether somebody looks: nothing is worked out while nobody does.
     void watched(boolean isWatched) {
-        work.watched(isWatched);
+        judged.watched(isWatched);
     }
 
-    private void workOut() {
-        int number = ++turn;
-        WorkshopState state = desk.ledger().state();
-        JudgedStock stock = desk.ledger().judged();
-        String name = inHand.name();
-        desk.work()
-                .lane("service")
-                .run(
-                        () ->
-                                ServicedPack.of(state, stock, name)
-                                        .map(pack ->
-                                                new Judged(
-                                                        pack,
-                                                        pack.repairs(state, stock),
-                                                        pack.endOfLife(state))),
-                        done -> {
-                            if (number != turn) return;
-                            judged.set(done);
-                            look();
-                        });
+    private static Optional<Judged> judge(WorkshopState state, JudgedStock stock, String name) {
+        return ServicedPack.of(state, stock, name)
+                .map(pack -> new Judged(pack, pack.repairs(state, stock), pack.endOfLife(state)));
     }
 
     /// Logs something of the pack in hand.

@@ -81,9 +81,7 @@ public final class ServiceStation implements Station {
 
     @Override
     public boolean takes(PackWork work) {
-        if (work.kind() != PackWork.Kind.SERVICE) return false;
-        model.inHand().take(work.pack());
-        return true;
+        return model.inHand().takes(work, PackWork.Kind.SERVICE);
     }
 
     @Override
@@ -107,7 +105,7 @@ public final class ServiceStation implements Station {
 
     @Override
     public List<Found> find(String wanted, int most) {
-        return Found.packs(model.inHand().names(), wanted, most, "service", model.inHand()::take);
+        return model.inHand().find(wanted, most, "service");
     }
 
     /// Whether the pack in hand is judged.

@@ -25,7 +25,7 @@ final class ServiceView {
     private final StationPanes panes;
     private final FigureRow figures = new FigureRow();
     private final Label arrangement = figures.loudest("service-arrangement", "Pack");
-    private final Label findings = figures.figure("service-findings", "Stand out");
+    private final Label findings = figures.figure("service-findings", "Findings");
     private final Label low = figures.figure("service-low", "Apart, low / mV");
     private final Label high = figures.figure("service-high", "Apart, full / mV");
     private final Label trend = figures.figure("service-trend", "mV a year");

@@ -101,7 +101,7 @@ final class TrendPicture extends StackPane {
                     Anchor.LEFT,
                     0,
                     0.5 * em,
-                    "What groups gave, and the line of the one that comes first under what is wanted, between its limits.");
+                    "What groups gave, and the trend of the one that is first below what is wanted, between its limits.");
             band(first.getValue(), days, ampHours, from, to);
             double target = ampHours.pixel(wanted);
             pen.dashes(5, 4);

@@ -71,7 +71,7 @@ final class YearsPane extends VBox {
                 .number("Change / %", row -> change(row.trend()))
                 .number("A year / Ah", row -> aYear(row.trend()))
                 .column(
-                        "Under what is wanted",
+                        "Below what is wanted",
                         row -> row.under().map(each -> ServiceWords.day(each.at())).orElse("–"))
                 .inThisOrder();
         table.setPrefHeight(150);
@@ -159,24 +159,36 @@ final class YearsPane extends VBox {
             Row any = rows.get(0);
             return any.trend().tests().size() < 2
                     ? "One test tells no trend yet; wanted of each group is " + wanted + "."
-                    : "No group wears so that it could be told when it will be under "
+                    : "No group wears so that it could be told when it will be below "
                             + wanted
                             + ".";
         }
         Row row = first.get();
         GroupTrend.Forecast under = row.under().orElseThrow();
-        return "Group %d gave %s on %s, %s %% %s in %s years. By its line it comes under %s, about %s (%s to %s)."
+        return "Group %d gave %s on %s, %s %s in %s. On this trend it falls below %s, in about %s (%s)."
                 .formatted(
                         row.group() + 1,
                         Quantity.CHARGE.text(row.trend().last().ampHours(), 1),
                         ServiceWords.day(row.trend().last().on()),
-                        Quantity.PERCENT.number(Math.abs(row.trend().changePercent())),
+                        Quantity.PERCENT.text(Math.abs(row.trend().changePercent())),
                         row.trend().changePercent() < 0 ? "less" : "more",
-                        Quantity.COUNT.number(row.trend().years(), 1),
+                        span(row.trend()),
                         wanted,
                         under.at().getYear(),
-                        under.earliest().getYear(),
-                        under.latest().map(each -> "" + each.getYear()).orElse("never"));
+                        under.latest()
+                                .map(each ->
+                                        "%d to %d"
+                                                .formatted(
+                                                        under.earliest().getYear(), each.getYear()))
+                                .orElse(under.earliest().getYear() + " at the earliest"));
+    }
+
+    /// Months up to two years, then years.
+    private static String span(GroupTrend trend) {
+        int months = (int) Math.round(12 * trend.years());
+        return months < 24
+                ? Count.of(months, "month", "months")
+                : Quantity.COUNT.number(trend.years(), 1) + " years";
     }
 
     private String due(ServicedPack pack) {

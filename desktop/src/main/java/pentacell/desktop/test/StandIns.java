@@ -11,6 +11,7 @@ import pentacell.core.bay.Bench;
 import pentacell.core.bay.Instrument;
 import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.StandInSpeed;
 import pentacell.instruments.bench.TestBench;
 import pentacell.instruments.simulated.SimulatedInstrument;
 import pentacell.instruments.simulated.StandIn;
@@ -18,8 +19,6 @@ import pentacell.instruments.simulated.StandInCells;
 
 /// The instruments of the workshop on their lines; those that are stand-ins are run here.
 final class StandIns {
-    private static final int USUAL_SPEED = 600;
-
     private final Desk desk;
     private final Map<String, SimulatedInstrument> running = new LinkedHashMap<>();
     private final Set<String> connected = new HashSet<>();
@@ -73,11 +72,7 @@ final class StandIns {
 
     /// How fast their clocks run.
     int speed() {
-        try {
-            return desk.settings().get("stand-in-speed").map(Integer::parseInt).orElse(USUAL_SPEED);
-        } catch (NumberFormatException odd) {
-            return USUAL_SPEED;
-        }
+        return StandInSpeed.of(desk.settings());
     }
 
     /// How fast the clock of a bay's instrument runs: 1 for a real one.
@@ -86,7 +81,7 @@ final class StandIns {
     }
 
     void setSpeed(int speed) {
-        desk.settings().put("stand-in-speed", String.valueOf(speed));
+        StandInSpeed.set(desk.settings(), speed);
         running.values().forEach(each -> each.slots().setSpeed(speed));
     }
 

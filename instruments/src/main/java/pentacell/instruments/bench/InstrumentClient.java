@@ -59,6 +59,29 @@ final class InstrumentClient implements AutoCloseable {
         out = new OutputStreamWriter(socket.getOutputStream(), StandardCharsets.UTF_8);
     }
 
+    /// Connects to an instrument that is asked and not listened to.
+    ///
+    /// @param address `host:port`
+    /// @throws IllegalArgumentException when it is no address
+    static InstrumentClient connect(String address) throws IOException {
+        int colon = address.lastIndexOf(':');
+        if (colon < 1 || !address.substring(colon + 1).matches("\\d{1,5}"))
+            throw new IllegalArgumentException(
+                    "\"%s\" is no address such as 127.0.0.1:7801".formatted(address));
+        return connect(
+                address.substring(0, colon),
+                Integer.parseInt(address.substring(colon + 1)),
+                new Deaf());
+    }
+
+    private static final class Deaf implements Listener {
+        @Override
+        public void told(Tell event) {}
+
+        @Override
+        public void lost(Optional<String> complaint) {}
+    }
+
     static InstrumentClient connect(String host, int port, Listener listener) throws IOException {
         Socket socket = new Socket();
         try {

@@ -21,12 +21,7 @@ public final class InstrumentProbe {
     /// @param address `host:port`
     /// @throws BenchException when nobody answers there
     public static List<Bay> bays(String name, String address) throws BenchException {
-        int colon = address.lastIndexOf(':');
-        try (InstrumentClient client =
-                InstrumentClient.connect(
-                        address.substring(0, colon),
-                        Integer.parseInt(address.substring(colon + 1)),
-                        new Deaf())) {
+        try (InstrumentClient client = InstrumentClient.connect(address)) {
             Tell.Identity identity = client.ask(Ask.Identify::new, Tell.Identity.class);
             Optional<String> stranger = Wire.stranger(identity);
             if (stranger.isPresent())
@@ -42,8 +37,7 @@ public final class InstrumentProbe {
                     .toList();
         } catch (IOException
                 | InstrumentClient.RefusedException
-                | IllegalArgumentException
-                | IndexOutOfBoundsException failure) {
+                | IllegalArgumentException failure) {
             throw new BenchException(
                     "No instrument answers at %s (%s). Is its adapter running?"
                             .formatted(address, failure.getMessage()));
@@ -57,13 +51,5 @@ public final class InstrumentProbe {
                 .flatMap(Optional::stream)
                 .forEach(all::add);
         return all;
-    }
-
-    private static final class Deaf implements InstrumentClient.Listener {
-        @Override
-        public void told(Tell event) {}
-
-        @Override
-        public void lost(Optional<String> complaint) {}
     }
 }

@@ -15,7 +15,7 @@ public final class PackProbe {
     /// @param address `host:port`
     /// @throws BenchException when nobody answers there, or it is no board
     public static Moment groups(String address) throws BenchException {
-        try (InstrumentClient board = PackRun.connect(address)) {
+        try (InstrumentClient board = InstrumentClient.connect(address)) {
             Tell.Groups read = board.ask(Ask.Groups::new, Tell.Groups.class);
             return new Moment(read.seconds(), read.amps(), read.volts());
         } catch (IOException

@@ -19,7 +19,7 @@ import pentacell.instruments.protocol.Wire;
 public final class PackRun implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(PackRun.class);
     private static final String SWITCH_OFF =
-            "The load did not answer when it was to let go: switch it off by hand.";
+            "The load did not answer when it was to stop: switch it off by hand.";
     private static final double REST_BEFORE_SECONDS = 60;
     private static final double REST_AFTER_SECONDS = 600;
     private static final double MOMENT_SECONDS = 10;
@@ -94,8 +94,8 @@ public final class PackRun implements AutoCloseable {
     }
 
     private void go() {
-        try (InstrumentClient board = connect(wanted.board());
-                InstrumentClient load = connect(wanted.load())) {
+        try (InstrumentClient board = InstrumentClient.connect(wanted.board());
+                InstrumentClient load = InstrumentClient.connect(wanted.load())) {
             String how = run(board, load);
             listener.ended(letGo(load) ? how : how + " " + SWITCH_OFF);
         } catch (IOException | RefusedException | IllegalArgumentException failure) {
@@ -103,17 +103,6 @@ public final class PackRun implements AutoCloseable {
                     "The test broke off: %s. Are board and load switched on and their adapters running?%s"
                             .formatted(failure.getMessage(), hasDrawn ? " " + SWITCH_OFF : ""));
         }
-    }
-
-    static InstrumentClient connect(String address) throws IOException {
-        int colon = address.lastIndexOf(':');
-        if (colon < 0 || !address.substring(colon + 1).matches("\\d{1,5}"))
-            throw new IllegalArgumentException(
-                    "\"%s\" is no address such as 127.0.0.1:7801".formatted(address));
-        return InstrumentClient.connect(
-                address.substring(0, colon),
-                Integer.parseInt(address.substring(colon + 1)),
-                new Deaf());
     }
 
     private static double speed(InstrumentClient board) throws IOException, RefusedException {
@@ -160,7 +149,7 @@ public final class PackRun implements AutoCloseable {
                     handedOn = System.nanoTime();
                 }
                 if (!Double.isNaN(ended) && at - ended >= REST_AFTER_SECONDS)
-                    return "A group came down to its end; the load is off and the pack has rested.";
+                    return "A group reached its end voltage; the load is off and the pack has rested.";
                 pause(pause);
             }
             return "The test was stopped; the load is off.";
@@ -187,13 +176,5 @@ public final class PackRun implements AutoCloseable {
         } catch (InterruptedException ended) {
             isStopped = true;
         }
-    }
-
-    private static final class Deaf implements InstrumentClient.Listener {
-        @Override
-        public void told(Tell event) {}
-
-        @Override
-        public void lost(Optional<String> complaint) {}
     }
 }

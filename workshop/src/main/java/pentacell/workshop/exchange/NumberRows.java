@@ -25,6 +25,11 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
     /// A line. Its values are NaN where there is none.
     static final class Row {
         long line;
+        int fields;
+
+        /// Fields up to the last that is not empty.
+        int filled;
+
         boolean isBlank;
         double[] values = {};
 
@@ -36,13 +41,14 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
 
     /// Reads numbers from here on.
     ///
-    /// @param fields the field of each value
+    /// @param fields the field of each value; below 0 for one that is not there
     /// @param time which value is a time
     /// @param factor of its unit, to s
     void know(int[] fields, int time, double factor) {
         valueOfField = new int[Arrays.stream(fields).max().orElse(-1) + 1];
         Arrays.fill(valueOfField, -1);
-        for (int value = 0; value < fields.length; value++) valueOfField[fields[value]] = value;
+        for (int value = 0; value < fields.length; value++)
+            if (fields[value] >= 0) valueOfField[fields[value]] = value;
         row.values = new double[fields.length];
         row.odd = new String[fields.length];
         row.texts = List.of();
@@ -54,6 +60,8 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
     @Override
     protected void handleBegin(long startingLineNumber) {
         row.line = startingLineNumber;
+        row.fields = 0;
+        row.filled = 0;
         row.isBlank = true;
         Arrays.fill(row.values, Double.NaN);
         Arrays.fill(row.odd, "");
@@ -62,7 +70,9 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
 
     @Override
     protected void handleField(int field, char[] buffer, int offset, int length, boolean quoted) {
+        row.fields++;
         row.isBlank &= length == 0;
+        if (length > 0) row.filled = row.fields;
         if (!isKnown) {
             row.texts.add(new String(buffer, offset, length));
             return;

@@ -36,6 +36,9 @@ public final class RunLogCsv {
     private static final int AMPS = 1;
     private static final int CELSIUS = 2;
 
+    /// Which value of a row is its time; those of the sample come before it.
+    private static final int TIME = 3;
+
     private final String name;
     private final List<Problem> problems = new ArrayList<>();
     private final List<String> notes = new ArrayList<>();
@@ -70,8 +73,8 @@ public final class RunLogCsv {
         try {
             LogText text = LogText.of(file);
             CompletableFuture<String> fingerprint = fingerprinting.get();
-            LogRows rows = new LogRows();
-            try (CsvReader<LogRows.Row> csv = text.rows(rows)) {
+            NumberRows rows = new NumberRows();
+            try (CsvReader<NumberRows.Row> csv = text.rows(rows)) {
                 reader.lines(csv, rows, text.separator());
             }
             sha256 = fingerprint.join();
@@ -95,19 +98,20 @@ public final class RunLogCsv {
         }
     }
 
-    private void lines(CsvReader<LogRows.Row> csv, LogRows rows, char separator) {
+    private void lines(CsvReader<NumberRows.Row> csv, NumberRows rows, char separator) {
         Optional<LogColumns> known = Optional.empty();
         int preamble = 0;
-        for (LogRows.Row row : csv) {
+        for (NumberRows.Row row : csv) {
             if (known.isEmpty()) {
                 known = LogColumns.of(row.texts);
                 if (known.isEmpty() && ++preamble > LogText.MOST_PREAMBLE) break;
                 if (known.isEmpty()) continue;
-                rows.know(known.get());
                 names = row.fields;
+                List<String> texts = row.texts;
+                know(rows, known.get());
                 if (known.get().isHeader()) continue;
                 notes.add("no column names: taken as time in s, voltage, current");
-                first(row, known.get());
+                first(row, texts, known.get());
             }
             line(row, known.get());
         }
@@ -121,14 +125,25 @@ public final class RunLogCsv {
         known.ifPresent(this::units);
     }
 
-    /// The first line of a table without a header was read before its columns were known.
-    private static void first(LogRows.Row row, LogColumns at) {
-        row.seconds = LogNumber.parse(row.texts.get(at.time()));
-        row.volts = LogNumber.parse(row.texts.get(at.volts()));
-        row.amps = LogNumber.parse(row.texts.get(at.amps()));
+    private static void know(NumberRows rows, LogColumns at) {
+        int[] fields = new int[TIME + 1];
+        fields[VOLTS] = at.volts();
+        fields[AMPS] = at.amps();
+        fields[CELSIUS] = at.celsius();
+        fields[TIME] = at.time();
+        rows.know(fields, TIME, at.timeFactor());
     }
 
-    private void line(LogRows.Row row, LogColumns at) {
+    /// The first line of a table without a header was read before its columns were known.
+    private static void first(NumberRows.Row row, List<String> texts, LogColumns at) {
+        Arrays.fill(row.values, Double.NaN);
+        Arrays.fill(row.odd, "");
+        row.values[TIME] = LogNumber.parse(texts.get(at.time()));
+        row.values[VOLTS] = LogNumber.parse(texts.get(at.volts()));
+        row.values[AMPS] = LogNumber.parse(texts.get(at.amps()));
+    }
+
+    private void line(NumberRows.Row row, LogColumns at) {
         if (row.isBlank) return;
         if (row.filled > names) {
             tooMany++;
@@ -141,26 +156,26 @@ public final class RunLogCsv {
                     "has %d columns, too few for time, voltage and current".formatted(row.fields));
             return;
         }
-        if (isBad(row.line, "time", row.timeText, row.seconds)
-                || isBad(row.line, "voltage", row.voltsText, row.volts)
-                || isBad(row.line, "current", row.ampsText, row.amps)) return;
-        sample[VOLTS] = row.volts;
-        sample[AMPS] = row.amps;
-        sample[CELSIUS] = celsius(row);
-        timeline.take(row.line, row.seconds, sample);
+        if (isBad(row, "time", TIME) || isBad(row, "voltage", VOLTS) || isBad(row, "current", AMPS))
+            return;
+        sample[VOLTS] = row.values[VOLTS];
+        sample[AMPS] = row.values[AMPS];
+        sample[CELSIUS] = celsius(row.values[CELSIUS]);
+        timeline.take(row.line, row.values[TIME], sample);
     }
 
-    private double celsius(LogRows.Row row) {
-        boolean canBe = SampleLog.canBeCelsius(row.celsius);
-        if (!canBe && !Double.isNaN(row.celsius)) oddTemperatures++;
-        return canBe ? row.celsius : Double.NaN;
+    private double celsius(double read) {
+        boolean canBe = SampleLog.canBeCelsius(read);
+        if (!canBe && !Double.isNaN(read)) oddTemperatures++;
+        return canBe ? read : Double.NaN;
     }
 
-    private boolean isBad(long line, String what, String text, double value) {
-        if (Double.isFinite(value)) return false;
+    private boolean isBad(NumberRows.Row row, String what, int value) {
+        if (Double.isFinite(row.values[value])) return false;
         problem(
-                line,
-                "%s \"%s\" is not a number, expected one such as 3.684".formatted(what, text));
+                row.line,
+                "%s \"%s\" is not a number, expected one such as 3.684"
+                        .formatted(what, row.odd[value]));
         return true;
     }
 
