@@ -56,7 +56,7 @@ public record ServicedPack(
     private static final double LEAST_DAYS = 0.5;
 
     /// A group that gives less than this part of what it did is at its end (common practice: 80 %).
-    private static final double END_SHARE = 0.8;
+    public static final double END_SHARE = 0.8;
 
     public ServicedPack {
         alarms = List.copyOf(alarms);

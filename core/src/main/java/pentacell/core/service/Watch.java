@@ -116,7 +116,9 @@ public record Watch(
                                             Quantity.PERCENT.text(100 * (1 - share), 0),
                                             Count.of(cells, "cell", "cells"),
                                             parallel),
-                            "after a rest and under load, each can's voltage against its group: more than 20 mV off is a broken fuse or joint",
+                            "after a rest and under load, each can's voltage against its group: more than %s off is a broken fuse or joint"
+                                    .formatted(
+                                            Quantity.MILLIVOLTS.text(1000 * CanSearches.OFF_VOLTS)),
                             sure(share, passes)));
         }
 

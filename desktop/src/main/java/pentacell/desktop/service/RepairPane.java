@@ -7,6 +7,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pentacell.core.build.JoinCheck;
 import pentacell.core.service.CanRepair;
 import pentacell.core.service.CanRepair.Replacement;
 import pentacell.core.service.ServicedPack;
@@ -21,6 +22,8 @@ import pentacell.desktop.kit.Wrapping;
 
 /// What is done with the cans that were found, and the record of what was.
 final class RepairPane extends VBox {
+    private static final String NEAR = Quantity.MILLIVOLTS.text(1000 * JoinCheck.GOOD_VOLTS);
+
     private final ServiceModel model;
     private final Label meaning = Wrapping.on(new Label());
     private final VBox work = new VBox(10);
@@ -139,12 +142,13 @@ final class RepairPane extends VBox {
         return switch (repair.way()) {
             case RECONNECT -> inrush + " Look at its fuse and joint, make them new.";
             case BRING_FIRST ->
-                    "%s %s %s alone first, %s gently, until it rests within 20 mV of %s; then join it."
+                    "%s %s %s alone first, %s gently, until it rests within %s of %s; then join it."
                             .formatted(
                                     inrush,
                                     repair.milliampHours() > 0 ? "Bring in" : "Take out",
                                     Quantity.CAPACITY.text(Math.abs(repair.milliampHours())),
                                     Quantity.HOURS.text(repair.hours()),
+                                    NEAR,
                                     Quantity.VOLTAGE.text(repair.volts()));
             case REPLACE ->
                     out(repair)
@@ -176,18 +180,19 @@ final class RepairPane extends VBox {
                                 Quantity.CAPACITY.text(coming.swap().coming().milliampHours()));
         if (coming.milliampHours().isEmpty())
             return cell
-                    + " Read its voltage first; it must rest within 20 mV of %s."
-                            .formatted(Quantity.VOLTAGE.text(bar));
+                    + " Read its voltage first; it must rest within %s of %s."
+                            .formatted(NEAR, Quantity.VOLTAGE.text(bar));
         double charge = coming.milliampHours().getAsDouble();
         return charge == 0
-                ? cell + " It rests within 20 mV already."
+                ? cell + " It rests within %s already.".formatted(NEAR)
                 : cell
-                        + " %s %s, %s gently, from %s until it rests within 20 mV of %s."
+                        + " %s %s, %s gently, from %s until it rests within %s of %s."
                                 .formatted(
                                         charge > 0 ? "Bring in" : "Take out",
                                         Quantity.CAPACITY.text(Math.abs(charge)),
                                         Quantity.HOURS.text(coming.hours().orElse(0)),
                                         Quantity.VOLTAGE.text(coming.volts().orElse(0)),
+                                        NEAR,
                                         Quantity.VOLTAGE.text(bar));
     }
 }

@@ -197,7 +197,7 @@ final class SearchPane extends VBox {
         try {
             double figure = reading.required();
             if (!isHeater() && Math.abs(figure) > 10)
-                throw reading.complain("A can reads up to 10 V; for °C search a warm can.");
+                throw reading.complain("A can reads up to 10\u00a0V; for °C search a warm can.");
             CellId cell = now.get().next().get().cell();
             message.setText("");
             reading.show("");

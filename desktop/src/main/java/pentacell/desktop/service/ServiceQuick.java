@@ -112,7 +112,8 @@ final class ServiceQuick {
         return switch (sought) {
             case BROKEN_JOINT ->
                     Math.abs(figure) > 10
-                            ? new QuickLine.No("a can reads up to 10 V; for °C search a warm can")
+                            ? new QuickLine.No(
+                                    "a can reads up to 10\u00a0V; for °C search a warm can")
                             : new QuickLine.ToLog(
                                     "Read " + cell,
                                     List.of(

@@ -138,6 +138,7 @@ final class YearsPane extends VBox {
     }
 
     private static String meaning(ServicedPack pack, List<Row> rows) {
+        String share = Quantity.PERCENT.text(100 * ServicedPack.END_SHARE, 0);
         String wanted =
                 "%s, %s"
                         .formatted(
@@ -146,8 +147,8 @@ final class YearsPane extends VBox {
                                     case PLAN -> "what its plan takes";
                                     case SHARE_OF_FIRST ->
                                             pack.trends().isEmpty()
-                                                    ? "80 % of what its cells held"
-                                                    : "80 % of what it gave first";
+                                                    ? share + " of what its cells held"
+                                                    : share + " of what it gave first";
                                 });
         if (rows.isEmpty())
             return "No group was tested in use yet; wanted of each is " + wanted + ".";
