@@ -37,6 +37,27 @@ public final class Column {
         return blocks[index >>> BLOCK_BITS].get(index & (BLOCK - 1));
     }
 
+    /// Readings from an index on, as many as there is room for: faster than one by one.
+    ///
+    /// @throws IndexOutOfBoundsException when there are not so many
+    public void read(int from, double[] into) {
+        Objects.checkFromIndexSize(from, into.length, size);
+        int done = 0;
+        while (done < into.length) {
+            int at = from + done & BLOCK - 1;
+            int count = Math.min(into.length - done, BLOCK - at);
+            blocks[from + done >>> BLOCK_BITS].read(at, into, done, count);
+            done += count;
+        }
+    }
+
+    /// All readings.
+    public double[] toArray() {
+        double[] all = new double[size];
+        read(0, all);
+        return all;
+    }
+
     /// The column with each reading changed.
     public Column map(Change change) {
         Builder changed = new Builder();
@@ -85,6 +106,26 @@ public final class Column {
                 case 4 -> (smallest + Integer.toUnsignedLong(ints[index])) / unit;
                 default -> doubles[index];
             };
+        }
+
+        /// Some readings at once: without asking of each how it is kept.
+        void read(int from, double[] into, int at, int count) {
+            switch (bytesEach) {
+                case 0 -> Arrays.fill(into, at, at + count, smallest / unit);
+                case 1 -> {
+                    for (int i = 0; i < count; i++)
+                        into[at + i] = (smallest + (bytes[from + i] & 0xff)) / unit;
+                }
+                case 2 -> {
+                    for (int i = 0; i < count; i++)
+                        into[at + i] = (smallest + (shorts[from + i] & 0xffff)) / unit;
+                }
+                case 4 -> {
+                    for (int i = 0; i < count; i++)
+                        into[at + i] = (smallest + Integer.toUnsignedLong(ints[from + i])) / unit;
+                }
+                default -> System.arraycopy(doubles, from, into, at, count);
+            }
         }
 
         static Block of(double[] values, int count) {

@@ -1,5 +1,7 @@
 package pentacell.core.measure;
 
+import java.util.function.IntToDoubleFunction;
+
 /// Finds out what the sign of a current means in a log of unknown origin.
 ///
 /// Some instruments write discharge under 0, some over, some write no sign at all. The voltage
@@ -23,7 +25,9 @@ public final class CurrentSign {
     }
 
     /// The convention that fits; a log without current keeps its signs.
-    public static Convention of(Column volts, Column amps) {
+    ///
+    /// @param volts the voltage at each reading of the current
+    public static Convention of(IntToDoubleFunction volts, Column amps) {
         boolean hasPositive = false;
         boolean hasNegative = false;
         for (int i = 0; i < amps.size(); i++) {
@@ -45,7 +49,9 @@ public final class CurrentSign {
     }
 
     /// The currents with discharge under 0.
-    public static Column settled(Column volts, Column amps, Convention convention) {
+    ///
+    /// @param volts the voltage at each reading of the current
+    public static Column settled(IntToDoubleFunction volts, Column amps, Convention convention) {
         return switch (convention) {
             case DISCHARGE_NEGATIVE -> amps;
             case DISCHARGE_POSITIVE -> amps.map((i, each) -> -each);
@@ -62,7 +68,7 @@ public final class CurrentSign {
         };
     }
 
-    private static boolean chargesOnly(Column volts, Column amps) {
+    private static boolean chargesOnly(IntToDoubleFunction volts, Column amps) {
         for (int first = 0; first < amps.size(); ) {
             int last = stretchEnd(amps, first);
             if (amps.get(first) > REST_AMPS && trend(volts, amps, first, last) < 0) return false;
@@ -75,7 +81,13 @@ public final class CurrentSign {
     /// its sign or rises by half.
     private static int stretchEnd(Column amps, int first) {
         int last = first;
-        while (last + 1 < amps.size() && isOneStretch(amps.get(last), amps.get(last + 1))) last++;
+        double before = amps.get(first);
+        while (last + 1 < amps.size()) {
+            double after = amps.get(last + 1);
+            if (!isOneStretch(before, after)) break;
+            before = after;
+            last++;
+        }
         return last;
     }
 
@@ -87,12 +99,12 @@ public final class CurrentSign {
     }
 
     /// Whether a stretch goes up or down: by its own voltage, else by the jump at its start.
-    private static double trend(Column volts, Column amps, int first, int last) {
-        double trend = volts.get(last) - volts.get(first);
+    private static double trend(IntToDoubleFunction volts, Column amps, int first, int last) {
+        double trend = volts.applyAsDouble(last) - volts.applyAsDouble(first);
         boolean isLong = last - first >= 5;
         if (Math.abs(trend) > TREND_VOLTS && isLong) return trend;
         if (first > 0 && Math.abs(amps.get(first - 1)) <= REST_AMPS)
-            return volts.get(first) - volts.get(first - 1);
+            return volts.applyAsDouble(first) - volts.applyAsDouble(first - 1);
         return trend;
     }
 }

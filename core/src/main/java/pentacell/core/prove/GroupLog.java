@@ -1,7 +1,9 @@
 package pentacell.core.prove;
 
-import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntToDoubleFunction;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 import pentacell.core.measure.Column;
 import pentacell.core.measure.CurrentSign;
 
@@ -11,6 +13,9 @@ import pentacell.core.measure.CurrentSign;
 /// @param amps drawn positive, charged negative, in A
 /// @param volts of each group, in V
 public record GroupLog(Column seconds, Column amps, List<Column> volts) {
+    /// So many moments are worked out at a time.
+    private static final int PART = 1 << 12;
+
     public GroupLog {
         volts = List.copyOf(volts);
         if (volts.isEmpty()) throw new IllegalArgumentException("a pack has a group");
@@ -21,15 +26,14 @@ public record GroupLog(Column seconds, Column amps, List<Column> volts) {
 
     /// Readings whose current was written in any convention: the voltages tell what it is.
     public static GroupLog of(Column seconds, Column written, List<Column> volts) {
-        Column.Builder mean = new Column.Builder();
-        for (int i = 0; i < seconds.size(); i++) {
-            double sum = 0;
-            for (Column each : volts) sum += each.get(i);
-            mean.add(sum / volts.size());
-        }
-        Column ofCell = mean.build();
-        Column settled = CurrentSign.settled(ofCell, written, CurrentSign.of(ofCell, written));
-        return new GroupLog(seconds, settled.map((i, amps) -> -amps), new ArrayList<>(volts));
+        IntToDoubleFunction mean =
+                i -> {
+                    double sum = 0;
+                    for (Column each : volts) sum += each.get(i);
+                    return sum / volts.size();
+                };
+        Column settled = CurrentSign.settled(mean, written, CurrentSign.of(mean, written));
+        return new GroupLog(seconds, settled.map((i, amps) -> -amps), volts);
     }
 
     /// Number of groups.
@@ -42,11 +46,27 @@ public record GroupLog(Column seconds, Column amps, List<Column> volts) {
         return seconds.size();
     }
 
-    /// The whole pack's voltage at a moment, in V.
-    public double packVolts(int moment) {
-        double sum = 0;
-        for (Column each : volts) sum += each.get(moment);
-        return sum;
+    /// A figure of all groups at every moment, such as the lowest; for long logs.
+    ///
+    /// @param figure of the voltages of the groups, in V; it may sort them, and is asked from
+    ///   several threads
+    public double[] ofGroups(ToDoubleFunction<double[]> figure) {
+        double[] figures = new double[size()];
+        // in parts: the whole log as numbers would be many times as large as it is kept
+        IntStream.range(0, Math.ceilDiv(figures.length, PART))
+                .parallel()
+                .forEach(part -> figures(part * PART, figure, figures));
+        return figures;
+    }
+
+    private void figures(int from, ToDoubleFunction<double[]> figure, double[] figures) {
+        double[][] part = new double[series()][Math.min(PART, figures.length - from)];
+        for (int g = 0; g < part.length; g++) volts.get(g).read(from, part[g]);
+        double[] now = new double[part.length];
+        for (int i = 0; i < part[0].length; i++) {
+            for (int g = 0; g < now.length; g++) now[g] = part[g][i];
+            figures[from + i] = figure.applyAsDouble(now);
+        }
     }
 
     /// The highest current, drawn or charged, in A; 0 without any.
@@ -58,9 +78,18 @@ public record GroupLog(Column seconds, Column amps, List<Column> volts) {
 
     /// The charge drawn from the moment before to this one, in Ah; 0 for the first.
     public double drawnAmpHours(int moment) {
-        if (moment == 0) return 0;
-        double hours = (seconds.get(moment) - seconds.get(moment - 1)) / 3600;
-        return hours * (amps.get(moment) + amps.get(moment - 1)) / 2;
+        return moment == 0
+                ? 0
+                : ampHours(
+                        seconds.get(moment - 1),
+                        amps.get(moment - 1),
+                        seconds.get(moment),
+                        amps.get(moment));
+    }
+
+    /// The charge drawn between two readings, in Ah.
+    public static double ampHours(double from, double ampsBefore, double to, double ampsAfter) {
+        return (to - from) / 3600 * (ampsAfter + ampsBefore) / 2;
     }
 
     /// The lowest group at a moment, from 0.

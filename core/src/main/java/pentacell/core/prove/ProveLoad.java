@@ -52,6 +52,8 @@ public final class ProveLoad {
     private static final int AVERAGED = 5;
 
     private final GroupLog log;
+    private final double[] seconds;
+    private final double[] amps;
     private final double endVolts;
     private final Chemistry chemistry;
     private int begin;
@@ -60,6 +62,8 @@ public final class ProveLoad {
 
     private ProveLoad(GroupLog log, double endVolts, Chemistry chemistry) {
         this.log = log;
+        seconds = log.seconds().toArray();
+        amps = log.amps().toArray();
         this.endVolts = endVolts;
         this.chemistry = chemistry;
     }
@@ -73,11 +77,11 @@ public final class ProveLoad {
     }
 
     private boolean isLoaded(int moment) {
-        return log.amps().get(moment) > LOADED_SHARE * most;
+        return amps[moment] > LOADED_SHARE * most;
     }
 
     private LoadTest judge() {
-        for (int i = 0; i < log.size(); i++) most = Math.max(most, log.amps().get(i));
+        most = Arrays.stream(amps).max().orElse(0);
         if (!(most > 0))
             throw new IllegalArgumentException("nothing is drawn in this log: no load test");
         begin = IntStream.range(0, log.size()).filter(this::isLoaded).findFirst().orElse(0);
@@ -108,7 +112,7 @@ public final class ProveLoad {
         return new LoadTest(
                 ampHours,
                 wattHours(),
-                log.seconds().get(end) - log.seconds().get(begin),
+                seconds[end] - seconds[begin],
                 isEndReached(lowest),
                 lowest,
                 meanAmps(),
@@ -128,12 +132,26 @@ public final class ProveLoad {
     /// The moment at which a group first came down to the end voltage, else the last one loaded.
     private int lastLoaded() {
         int last = begin;
-        for (int i = begin; i < log.size(); i++) {
+        double[] lowest = log.ofGroups(ProveLoad::least);
+        for (int i = begin; i < lowest.length; i++) {
             if (!isLoaded(i)) continue;
             last = i;
-            if (log.volts().get(log.lowestGroup(i)).get(i) <= endVolts) return i;
+            if (lowest[i] <= endVolts) return i;
         }
         return last;
+    }
+
+    // plain loops: a stream for each of a million moments takes longer than all the rest
+    private static double least(double[] volts) {
+        double least = volts[0];
+        for (double each : volts) least = Math.min(least, each);
+        return least;
+    }
+
+    private static double sum(double[] volts) {
+        double sum = 0;
+        for (double each : volts) sum += each;
+        return sum;
     }
 
     /// The log may have missed the moment: on its way down the group would have been there by the
@@ -148,27 +166,28 @@ public final class ProveLoad {
     private double[] given() {
         double[] given = new double[end - begin + 1];
         for (int i = begin + 1; i <= end; i++)
-            given[i - begin] = given[i - begin - 1] + log.drawnAmpHours(i);
+            given[i - begin] =
+                    given[i - begin - 1]
+                            + GroupLog.ampHours(seconds[i - 1], amps[i - 1], seconds[i], amps[i]);
         return given;
     }
 
     private double wattHours() {
-        double watts = 0;
-        for (int i = begin + 1; i <= end; i++) {
-            double hours = (log.seconds().get(i) - log.seconds().get(i - 1)) / 3600;
-            watts +=
-                    hours
-                            * (log.amps().get(i) * log.packVolts(i)
-                                    + log.amps().get(i - 1) * log.packVolts(i - 1))
+        double wattHours = 0;
+        double[] packVolts = log.ofGroups(ProveLoad::sum);
+        for (int i = begin + 1; i <= end; i++)
+            wattHours +=
+                    (seconds[i] - seconds[i - 1])
+                            / 3600
+                            * (amps[i] * packVolts[i] + amps[i - 1] * packVolts[i - 1])
                             / 2;
-        }
-        return watts;
+        return wattHours;
     }
 
     private double meanAmps() {
         return IntStream.rangeClosed(begin, end)
                 .filter(this::isLoaded)
-                .mapToDouble(i -> log.amps().get(i))
+                .mapToDouble(i -> amps[i])
                 .average()
                 .orElse(0);
     }
@@ -178,9 +197,8 @@ public final class ProveLoad {
     private double[] resistances() {
         List<Integer> steps = new ArrayList<>();
         for (int i = 1; i < log.size(); i++)
-            if (Math.abs(log.amps().get(i) - log.amps().get(i - 1)) > STEP_SHARE * most
-                    && log.seconds().get(i) - log.seconds().get(i - 1) <= LONGEST_STEP_SECONDS)
-                steps.add(i);
+            if (Math.abs(amps[i] - amps[i - 1]) > STEP_SHARE * most
+                    && seconds[i] - seconds[i - 1] <= LONGEST_STEP_SECONDS) steps.add(i);
         double[] ohms = new double[log.series()];
         for (int g = 0; g < ohms.length; g++) {
             Column volts = log.volts().get(g);
@@ -188,7 +206,7 @@ public final class ProveLoad {
                     steps.stream()
                             .mapToDouble(i ->
                                     (volts.get(i - 1) + drift(volts, i) - volts.get(i))
-                                            / (log.amps().get(i) - log.amps().get(i - 1)))
+                                            / (amps[i] - amps[i - 1]))
                             .sorted()
                             .toArray();
             ohms[g] = typical(each);
@@ -201,14 +219,13 @@ public final class ProveLoad {
         int from = moment - 1;
         while (from > 0
                 && moment - from < AVERAGED
-                && Math.abs(log.amps().get(from - 1) - log.amps().get(moment - 1)) <= 0.05 * most)
-            from--;
-        double passed = log.seconds().get(moment - 1) - log.seconds().get(from);
+                && Math.abs(amps[from - 1] - amps[moment - 1]) <= 0.05 * most) from--;
+        double passed = seconds[moment - 1] - seconds[from];
         return passed <= 0
                 ? 0
                 : (volts.get(moment - 1) - volts.get(from))
                         / passed
-                        * (log.seconds().get(moment) - log.seconds().get(moment - 1));
+                        * (seconds[moment] - seconds[moment - 1]);
     }
 
     /// The median; of two that differ the smaller, for the larger holds what moved slowly.
@@ -221,7 +238,7 @@ public final class ProveLoad {
 
     /// Voltage of a group with the drop over its resistance added back.
     private double inside(int group, int moment, double[] ohms) {
-        double drop = Double.isNaN(ohms[group]) ? 0 : log.amps().get(moment) * ohms[group];
+        double drop = Double.isNaN(ohms[group]) ? 0 : amps[moment] * ohms[group];
         return log.volts().get(group).get(moment) + drop;
     }
 
@@ -249,9 +266,11 @@ public final class ProveLoad {
     /// Against noise: each is the median of those about it.
     private static void smooth(double[] way) {
         double[] raw = way.clone();
+        double[] near = new double[AVERAGED];
         int half = AVERAGED / 2;
         for (int i = half; i < way.length - half; i++) {
-            way[i] = Middle.of(Arrays.copyOfRange(raw, i - half, i + half + 1));
+            System.arraycopy(raw, i - half, near, 0, AVERAGED);
+            way[i] = Middle.ofSorting(near);
         }
     }
 
@@ -276,10 +295,9 @@ public final class ProveLoad {
     /// The last moment of a rest after the load, when it lasted long enough.
     private OptionalInt restAfter() {
         int last = end;
-        for (int i = end + 1; i < log.size() && Math.abs(log.amps().get(i)) <= 0.02 * most; i++)
-            last = i;
+        for (int i = end + 1; i < log.size() && Math.abs(amps[i]) <= 0.02 * most; i++) last = i;
         int first = Math.min(end + 1, log.size() - 1);
-        return last > end && log.seconds().get(last) - log.seconds().get(first) >= REST_SECONDS - 1
+        return last > end && seconds[last] - seconds[first] >= REST_SECONDS - 1
                 ? OptionalInt.of(last)
                 : OptionalInt.empty();
     }

@@ -43,6 +43,8 @@ final class PackHistory {
     static final double REST_SHARE = 0.03;
 
     private final GroupLog log;
+    private final double[] seconds;
+    private final double[] amps;
     private final double most;
     private final double ohms;
     private final double[] inside;
@@ -71,29 +73,23 @@ final class PackHistory {
 
     PackHistory(GroupLog log) {
         this.log = log;
+        seconds = log.seconds().toArray();
+        amps = log.amps().toArray();
         most = log.mostAmps();
-        double[] medians = new double[log.size()];
-        double[] volts = new double[log.series()];
-        for (int i = 0; i < medians.length; i++) medians[i] = median(volts, i);
-        ohms = resistance(medians);
-        inside = medians;
-        for (int i = 0; i < inside.length; i++) inside[i] += log.amps().get(i) * ohms;
+        inside = log.ofGroups(Middle::ofSorting);
+        ohms = resistance(inside);
+        for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * ohms;
         run();
-    }
-
-    private double median(double[] volts, int moment) {
-        for (int g = 0; g < volts.length; g++) volts[g] = log.volts().get(g).get(moment);
-        return Middle.of(volts);
     }
 
     /// Resistance of the usual group, from steps of the current; 0 without any.
     private double resistance(double[] medians) {
         List<Double> steps = new ArrayList<>();
         for (int i = 1; i < medians.length; i++) {
-            double step = log.amps().get(i) - log.amps().get(i - 1);
+            double step = amps[i] - amps[i - 1];
             if (most > 0
                     && Math.abs(step) > STEP * most
-                    && log.seconds().get(i) - log.seconds().get(i - 1) <= LONGEST_STEP_SECONDS)
+                    && seconds[i] - seconds[i - 1] <= LONGEST_STEP_SECONDS)
                 steps.add(-(medians[i] - medians[i - 1]) / step);
         }
         return steps.isEmpty() ? 0 : Math.max(0, middle(steps));
@@ -110,9 +106,7 @@ final class PackHistory {
 
     /// How long the log is, in days.
     double days() {
-        return log.size() == 0
-                ? 0
-                : (log.seconds().get(log.size() - 1) - log.seconds().get(0)) / DAY_SECONDS;
+        return seconds.length == 0 ? 0 : (seconds[seconds.length - 1] - seconds[0]) / DAY_SECONDS;
     }
 
     /// The highest current, in A.
@@ -126,18 +120,23 @@ final class PackHistory {
     }
 
     private boolean isSteady(int moment) {
-        double now = log.amps().get(moment);
-        double before = log.amps().get(moment - 1);
+        double now = amps[moment];
+        double before = amps[moment - 1];
         return Math.abs(now) > LOADED * most
                 && Math.abs(now - before) < STEADY * most
                 && now * before > 0;
     }
 
+    private double drawnTo(int moment) {
+        return GroupLog.ampHours(
+                seconds[moment - 1], amps[moment - 1], seconds[moment], amps[moment]);
+    }
+
     private void run() {
         double longest = 0;
         double stretch = 0;
-        for (int i = 1; i < log.size(); i++) {
-            stretch = isSteady(i) ? stretch + log.drawnAmpHours(i) : 0;
+        for (int i = 1; i < inside.length; i++) {
+            stretch = isSteady(i) ? stretch + drawnTo(i) : 0;
             longest = Math.max(longest, Math.abs(stretch));
         }
         low = Arrays.stream(inside).min().orElse(0);
@@ -147,13 +146,13 @@ final class PackHistory {
         double piece = PIECE * longest;
         int from = 0;
         double given = 0;
-        for (int i = 1; i < log.size() && piece > 0; i++) {
+        for (int i = 1; i < inside.length && piece > 0; i++) {
             if (!isSteady(i)) {
                 from = i;
                 given = 0;
                 continue;
             }
-            given += log.drawnAmpHours(i);
+            given += drawnTo(i);
             if (Math.abs(given) < piece) continue;
             double slope = -(inside[i] - inside[from]) / given;
             bins.get(bin((inside[i] + inside[from]) / 2)).add(slope);
@@ -222,7 +221,8 @@ final class PackHistory {
         int count = Math.min(MOST_MOMENTS, log.size());
         for (int k = 0; k < count; k++) {
             int i = (int) ((long) k * log.size() / count);
-            double middle = median(volts, i);
+            for (int g = 0; g < volts.length; g++) volts[g] = log.volts().get(g).get(i);
+            double middle = Middle.of(volts);
             List<Double> strays = new ArrayList<>();
             List<Double> between = new ArrayList<>();
             for (double each : volts) {
@@ -231,8 +231,8 @@ final class PackHistory {
             }
             moments.add(
                     new Moment(
-                            (log.seconds().get(i) - log.seconds().get(0)) / DAY_SECONDS,
-                            log.amps().get(i),
+                            (seconds[i] - seconds[0]) / DAY_SECONDS,
+                            amps[i],
                             between,
                             drawnAt(inside[i]),
                             strays));

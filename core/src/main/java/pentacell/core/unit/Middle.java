@@ -10,10 +10,14 @@ public final class Middle {
     ///
     /// @param values in any order; they stay as they are
     public static double of(double... values) {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
-        int middle = sorted.length / 2;
-        if (sorted.length == 0) return Double.NaN;
-        return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
+        return ofSorting(values.clone());
+    }
+
+    /// The same without a copy, for very many: the values are sorted on the way.
+    public static double ofSorting(double[] values) {
+        Arrays.sort(values);
+        int middle = values.length / 2;
+        if (values.length == 0) return Double.NaN;
+        return values.length % 2 == 1 ? values[middle] : (values[middle - 1] + values[middle]) / 2;
     }
 }

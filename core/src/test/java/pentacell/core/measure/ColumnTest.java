@@ -1,5 +1,6 @@
 package pentacell.core.measure;
 
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
@@ -63,6 +64,16 @@ final class ColumnTest {
             assertEquals(readings.get(i) + i, doubled.get(i), 0.0, name + " " + i);
         assertThrows(IndexOutOfBoundsException.class, () -> column.get(readings.size()));
         assertThrows(IndexOutOfBoundsException.class, () -> column.get(-1));
+        assertArrayEquals(
+                readings.stream().mapToDouble(each -> each).toArray(), column.toArray(), name);
+        // what is read at once begins and ends in the middle of a block
+        double[] some = new double[Math.min(2500, readings.size() / 2)];
+        int from = (readings.size() - some.length) / 2;
+        column.read(from, some);
+        for (int i = 0; i < some.length; i++)
+            assertEquals(readings.get(from + i), some[i], 0.0, name + " " + i);
+        assertThrows(
+                IndexOutOfBoundsException.class, () -> column.read(1, new double[column.size()]));
     }
 
     @Test

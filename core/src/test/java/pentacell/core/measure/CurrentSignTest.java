@@ -37,12 +37,12 @@ final class CurrentSignTest {
 
     private static double[] settled(double[] volts, double[] amps) {
         Column settled =
-                CurrentSign.settled(column(volts), column(amps), conventionOf(volts, amps));
+                CurrentSign.settled(i -> volts[i], column(amps), conventionOf(volts, amps));
         return IntStream.range(0, settled.size()).mapToDouble(settled::get).toArray();
     }
 
     private static Convention conventionOf(double[] volts, double[] amps) {
-        return CurrentSign.of(column(volts), column(amps));
+        return CurrentSign.of(i -> volts[i], column(amps));
     }
 
     private static Column column(double[] values) {

@@ -40,20 +40,25 @@ final class LogNumber {
             at++;
         }
         long digits = 0;
-        int count = 0;
-        int decimals = -1;
-        for (; at < end; at++) {
-            char next = text[at];
-            if (next >= '0' && next <= '9') {
-                digits = 10 * digits + (next - '0');
-                count++;
-                if (decimals >= 0) decimals++;
-            } else if ((next == '.' || next == ',') && decimals < 0) decimals = 0;
-            else return Double.NaN;
+        int begin = at;
+        for (; at < end && isDigit(text[at]); at++) digits = 10 * digits + (text[at] - '0');
+        int count = at - begin;
+        int decimals = 0;
+        if (at < end) {
+            if (text[at] != '.' && text[at] != ',') return Double.NaN;
+            begin = ++at;
+            for (; at < end && isDigit(text[at]); at++) digits = 10 * digits + (text[at] - '0');
+            if (at < end) return Double.NaN;
+            decimals = at - begin;
+            count += decimals;
         }
         if (count == 0 || count > EXACT_DIGITS) return Double.NaN;
         double value = decimals > 0 ? digits / POWERS[decimals] : digits;
         return negative ? -value : value;
+    }
+
+    private static boolean isDigit(char each) {
+        return each >= '0' && each <= '9';
     }
 
     /// A value of a column in the base unit. A milli is divided by a thousand, not multiplied by a

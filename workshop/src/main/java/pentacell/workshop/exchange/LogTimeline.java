@@ -28,7 +28,6 @@ final class LogTimeline {
     /// A sample far ahead of the one before: the next one shows whether it is a gap or a slip.
     private Optional<double[]> suspect = Optional.empty();
 
-    private final Column.Builder lines = new Column.Builder();
     private final Column.Builder seconds = new Column.Builder();
     private final List<Column.Builder> columns = new ArrayList<>();
     private double last = Double.NEGATIVE_INFINITY;
@@ -50,11 +49,6 @@ final class LogTimeline {
 
     int size() {
         return seconds.size();
-    }
-
-    /// The line each sample stands in.
-    Column lines() {
-        return lines.build();
     }
 
     Column seconds() {
@@ -90,7 +84,7 @@ final class LogTimeline {
                 suspect = Optional.of(waiting(line, shifted, values));
                 return;
             }
-            keep(line, shifted, values, 0);
+            keep(shifted, values, 0);
             return;
         }
         boolean isSame = shifted == last;
@@ -108,7 +102,7 @@ final class LogTimeline {
         notes.accept(
                 "time starts over at line %d: carried on from there"
                         .formatted((long) pending.get(0)[0]));
-        for (double[] each : pending) keep((long) each[0], each[1] + offset, each, 2);
+        for (double[] each : pending) keep(each[1] + offset, each, 2);
         pending.clear();
     }
 
@@ -130,7 +124,7 @@ final class LogTimeline {
     }
 
     private void acceptSuspect() {
-        suspect.ifPresent(ahead -> keep((long) ahead[0], ahead[1], ahead, 2));
+        suspect.ifPresent(ahead -> keep(ahead[1], ahead, 2));
         suspect = Optional.empty();
     }
 
@@ -165,10 +159,9 @@ final class LogTimeline {
     }
 
     /// @param from where the values begin
-    private void keep(long line, double second, double[] values, int from) {
+    private void keep(double second, double[] values, int from) {
         lastInterval = second - last;
         last = second;
-        lines.add((double) line);
         seconds.add(second);
         for (int i = 0; i < columns.size(); i++) columns.get(i).add(values[from + i]);
     }

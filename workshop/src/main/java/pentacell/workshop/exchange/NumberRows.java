@@ -80,17 +80,26 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
         int value = field < valueOfField.length ? valueOfField[field] : -1;
         if (value < 0) return;
         double plain = LogNumber.plain(buffer, offset, length);
-        double date =
-                value == timeValue && Double.isNaN(plain)
-                        ? days.plainDate(buffer, offset, length)
-                        : Double.NaN;
-        if (!Double.isNaN(date)) row.values[value] = date;
-        else if (Double.isNaN(plain)) {
-            String text = new String(buffer, offset, length).strip();
-            row.odd[value] = text;
-            row.values[value] =
-                    value == timeValue ? LogNumber.time(text, timeFactor) : LogNumber.parse(text);
-        } else row.values[value] = value == timeValue ? LogNumber.scaled(plain, timeFactor) : plain;
+        row.values[value] =
+                value == timeValue
+                        ? time(plain, buffer, offset, length)
+                        : Double.isNaN(plain)
+                                ? LogNumber.parse(odd(value, buffer, offset, length))
+                                : plain;
+    }
+
+    private double time(double plain, char[] buffer, int offset, int length) {
+        if (!Double.isNaN(plain)) return LogNumber.scaled(plain, timeFactor);
+        double date = days.plainDate(buffer, offset, length);
+        return Double.isNaN(date)
+                ? LogNumber.time(odd(timeValue, buffer, offset, length), timeFactor)
+                : date;
+    }
+
+    private String odd(int value, char[] buffer, int offset, int length) {
+        String text = new String(buffer, offset, length).strip();
+        row.odd[value] = text;
+        return text;
     }
 
     @Override

@@ -35,6 +35,7 @@ public final class RunLogCsv {
 
     private static final int AMPS = 1;
     private static final int CELSIUS = 2;
+    private static final int LINE = 3;
 
     /// Which value of a row is its time; those of the sample come before it.
     private static final int TIME = 3;
@@ -42,8 +43,8 @@ public final class RunLogCsv {
     private final String name;
     private final List<Problem> problems = new ArrayList<>();
     private final List<String> notes = new ArrayList<>();
-    private final LogTimeline timeline = new LogTimeline(3, this::problem, notes::add);
-    private final double[] sample = new double[3];
+    private final LogTimeline timeline = new LogTimeline(4, this::problem, notes::add);
+    private final double[] sample = new double[4];
     private double voltFactor = 1;
     private double ampFactor = 1;
     private int skipped;
@@ -161,6 +162,7 @@ public final class RunLogCsv {
         sample[VOLTS] = row.values[VOLTS];
         sample[AMPS] = row.values[AMPS];
         sample[CELSIUS] = celsius(row.values[CELSIUS]);
+        sample[LINE] = row.line;
         timeline.take(row.line, row.values[TIME], sample);
     }
 
@@ -222,8 +224,8 @@ public final class RunLogCsv {
     private RunLog finish(String sha256) {
         Column volts = scaled(timeline.column(VOLTS), voltFactor);
         Column raw = scaled(timeline.column(AMPS), ampFactor);
-        CurrentSign.Convention convention = CurrentSign.of(volts, raw);
-        Column amps = CurrentSign.settled(volts, raw, convention);
+        CurrentSign.Convention convention = CurrentSign.of(volts::get, raw);
+        Column amps = CurrentSign.settled(volts::get, raw, convention);
         switch (convention) {
             case DISCHARGE_NEGATIVE -> {}
             case DISCHARGE_POSITIVE -> notes.add("discharge is written as current over 0");
@@ -246,7 +248,7 @@ public final class RunLogCsv {
     private SampleLog possible(Column volts, Column amps) {
         Column seconds = timeline.seconds();
         Column celsius = timeline.column(CELSIUS);
-        Column lines = timeline.lines();
+        Column lines = timeline.column(LINE);
         boolean areAll = true;
         for (int i = 0; i < volts.size(); i++) {
             if (SampleLog.canBe(volts.get(i), amps.get(i))) continue;
