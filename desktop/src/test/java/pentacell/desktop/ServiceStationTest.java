@@ -120,6 +120,9 @@ final class ServiceStationTest {
             bench.await(
                     "nothing stands out",
                     () -> bench.text("#now-meaning").startsWith("Nothing stands out"));
+            assertTrue(
+                    bench.text("#now-alarms").contains("charged at \u22124.0\u00a0°C on"),
+                    bench.text("#now-alarms"));
             bench.click("#history-import");
             bench.await(
                     "it is known",
@@ -127,12 +130,13 @@ final class ServiceStationTest {
         }
     }
 
-    /// A week of nights and days after now, all groups alike.
+    /// A week of nights and days after now, all groups alike; on its third day it freezes.
     private static String week() {
         Random random = new Random(4);
         RestCurve curve = RestCurve.of(Chemistry.NMC);
         Instant begin = Instant.now().truncatedTo(ChronoUnit.SECONDS).plusSeconds(3600);
-        StringBuilder csv = new StringBuilder("time,current_a,group_1_v,group_2_v,group_3_v\n");
+        StringBuilder csv =
+                new StringBuilder("time,current_a,group_1_v,group_2_v,group_3_v,temp_c\n");
         double left = 0.95;
         for (int i = 0; i < 7 * 48; i++) {
             double hour = i / 2.0 % 24;
@@ -144,7 +148,7 @@ final class ServiceStationTest {
                                 Locale.ROOT,
                                 ",%.4f",
                                 curve.volts(left) - amps * 0.005 + 0.001 * random.nextGaussian()));
-            csv.append('\n');
+            csv.append(i / 48 == 2 ? ",-4\n" : ",11.5\n");
             left -= amps * 0.5 / 24;
         }
         return csv.toString();

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.IntToDoubleFunction;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import pentacell.core.measure.Column;
 import pentacell.core.measure.CurrentSign;
 
@@ -12,20 +13,29 @@ import pentacell.core.measure.CurrentSign;
 /// @param seconds strictly rising, in s
 /// @param amps drawn positive, charged negative, in A
 /// @param volts of each group, in V
-public record GroupLog(Column seconds, Column amps, List<Column> volts) {
+/// @param celsius of each probe of its board, in °C; NaN where it was not read
+public record GroupLog(Column seconds, Column amps, List<Column> volts, List<Column> celsius) {
     /// So many moments are worked out at a time.
     private static final int PART = 1 << 12;
 
     public GroupLog {
         volts = List.copyOf(volts);
         if (volts.isEmpty()) throw new IllegalArgumentException("a pack has a group");
-        for (Column each : volts)
-            if (each.size() != seconds.size() || amps.size() != seconds.size())
-                throw new IllegalArgumentException("every reading has its time");
+        celsius = List.copyOf(celsius);
+        if (!Stream.of(List.of(amps), volts, celsius)
+                .flatMap(List::stream)
+                .allMatch(each -> each.size() == seconds.size()))
+            throw new IllegalArgumentException("every reading has its time");
+    }
+
+    /// Readings without temperatures.
+    public GroupLog(Column seconds, Column amps, List<Column> volts) {
+        this(seconds, amps, volts, List.of());
     }
 
     /// Readings whose current was written in any convention: the voltages tell what it is.
-    public static GroupLog of(Column seconds, Column written, List<Column> volts) {
+    public static GroupLog of(
+            Column seconds, Column written, List<Column> volts, List<Column> celsius) {
         IntToDoubleFunction mean =
                 i -> {
                     double sum = 0;
@@ -33,7 +43,7 @@ public record GroupLog(Column seconds, Column amps, List<Column> volts) {
                     return sum / volts.size();
                 };
         Column settled = CurrentSign.settled(mean, written, CurrentSign.of(mean, written));
-        return new GroupLog(seconds, settled.map((i, amps) -> -amps), volts);
+        return new GroupLog(seconds, settled.map((i, amps) -> -amps), volts, celsius);
     }
 
     /// Number of groups.

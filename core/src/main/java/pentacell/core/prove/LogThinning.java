@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import pentacell.core.measure.Column;
 import pentacell.core.proof.PackLog;
 
@@ -22,6 +23,8 @@ public final class LogThinning {
 
     private static final double AMPS_SHARE = 0.002;
 
+    private static final double CELSIUS = 0.3;
+
     private static final double COARSER = 1.6;
 
     private LogThinning() {}
@@ -31,15 +34,34 @@ public final class LogThinning {
         return kept(log, MOST);
     }
 
-    /// A log as it is kept, to 0.1 mV and 1 mA; its seconds count from its first reading.
+    /// A log as it is kept, to 0.1 mV, 1 mA and 0.1 °C; its seconds count from its first reading. A
+    /// probe that was not read at a moment stands as it was read last; one that never was is left
+    /// out.
     ///
     /// @param most so many moments at most, 2 or more
     public static PackLog kept(GroupLog log, int most) {
-        List<Integer> moments = moments(log, most);
+        List<Column> probes =
+                log.celsius().stream().flatMap(each -> filled(each).stream()).toList();
+        List<Integer> moments = moments(log, probes, most);
         return new PackLog(
                 seconds(log.seconds(), moments),
                 picked(log.amps(), moments, 1e3),
-                log.volts().stream().map(each -> picked(each, moments, 1e4)).toList());
+                log.volts().stream().map(each -> picked(each, moments, 1e4)).toList(),
+                Optional.of(probes.stream().map(each -> picked(each, moments, 1e1)).toList()));
+    }
+
+    private static Optional<Column> filled(Column probe) {
+        int first = 0;
+        while (first < probe.size() && Double.isNaN(probe.get(first))) first++;
+        if (first == probe.size()) return Optional.empty();
+        Column.Builder filled = new Column.Builder();
+        double last = probe.get(first);
+        for (int i = 0; i < probe.size(); i++) {
+            double read = probe.get(i);
+            if (!Double.isNaN(read)) last = read;
+            filled.add(last);
+        }
+        return Optional.of(filled.build());
     }
 
     private static List<Double> seconds(Column seconds, List<Integer> moments) {
@@ -52,7 +74,8 @@ public final class LogThinning {
         return new GroupLog(
                 column(kept.seconds()),
                 column(kept.amps()),
-                kept.volts().stream().map(LogThinning::column).toList());
+                kept.volts().stream().map(LogThinning::column).toList(),
+                kept.probes().stream().map(LogThinning::column).toList());
     }
 
     private static Column column(List<Double> values) {
@@ -65,13 +88,15 @@ public final class LogThinning {
         return moments.stream().map(i -> Math.rint(column.get(i) * fine) / fine).toList();
     }
 
-    private static List<Integer> moments(GroupLog log, int most) {
+    private static List<Integer> moments(GroupLog log, List<Column> probes, int most) {
         List<Column> channels = new ArrayList<>(log.volts());
+        channels.addAll(probes);
         channels.add(log.amps());
         double mostAmps = log.mostAmps();
         for (double factor = 1; ; factor *= COARSER) {
             double[] tolerance = new double[channels.size()];
-            Arrays.fill(tolerance, VOLTS * factor);
+            Arrays.fill(tolerance, 0, log.series(), VOLTS * factor);
+            Arrays.fill(tolerance, log.series(), tolerance.length, CELSIUS * factor);
             tolerance[tolerance.length - 1] = Math.max(1e-3, AMPS_SHARE * mostAmps * factor);
             List<Integer> moments = straightened(log.seconds(), channels, tolerance);
             if (moments.size() <= most) return moments;

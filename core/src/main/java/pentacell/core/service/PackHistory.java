@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.hipparchus.stat.regression.SimpleRegression;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.unit.Middle;
@@ -24,6 +25,10 @@ final class PackHistory {
     private static final double LOADED = 0.1;
     private static final double STEP = 0.2;
     private static final double LONGEST_STEP_SECONDS = 120;
+
+    /// Over an interval of so many usual ones the clock may have leapt: nothing says that the
+    /// current flowed all the while.
+    private static final double GAP_INTERVALS = 6;
 
     /// A slope is read over this part of the longest stretch.
     private static final double PIECE = 0.03;
@@ -47,6 +52,7 @@ final class PackHistory {
     private final double[] amps;
     private final double most;
     private final double ohms;
+    private final double longestInterval;
     private final double[] inside;
     private double low;
     private double high;
@@ -78,6 +84,7 @@ final class PackHistory {
         most = log.mostAmps();
         inside = log.ofGroups(Middle::ofSorting);
         ohms = resistance(inside);
+        longestInterval = GAP_INTERVALS * usualInterval();
         for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * ohms;
         run();
     }
@@ -123,8 +130,20 @@ final class PackHistory {
         double now = amps[moment];
         double before = amps[moment - 1];
         return Math.abs(now) > LOADED * most
+                && seconds[moment] - seconds[moment - 1] <= longestInterval
                 && Math.abs(now - before) < STEADY * most
                 && now * before > 0;
+    }
+
+    /// The median of the intervals under load, of some thousand of them.
+    private double usualInterval() {
+        int count = Math.clamp(seconds.length - 1, 0, MOST_MOMENTS);
+        return Middle.of(
+                IntStream.range(0, count)
+                        .map(k -> 1 + (int) ((long) k * (seconds.length - 1) / count))
+                        .filter(i -> Math.abs(amps[i]) > LOADED * most)
+                        .mapToDouble(i -> seconds[i] - seconds[i - 1])
+                        .toArray());
     }
 
     private double drawnTo(int moment) {

@@ -3,10 +3,15 @@ package pentacell.core.service;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.Predicate;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import org.hipparchus.stat.regression.SimpleRegression;
+import pentacell.core.measure.Column;
 import pentacell.core.service.PackHistory.Moment;
 
 /// How far groups stray from their median over the time of a history, near full, at rest and near
@@ -15,8 +20,9 @@ import pentacell.core.service.PackHistory.Moment;
 /// @param nearFull with a fifth of the charge in use drawn at most
 /// @param atRest with hardly any current
 /// @param nearEmpty with a fifth of the charge in use left at most
-public record StrayBands(List<Span> nearFull, List<Span> atRest, List<Span> nearEmpty) {
-
+/// @param warmth of each probe of its board, in °C; none where none was read
+public record StrayBands(
+        List<Span> nearFull, List<Span> atRest, List<Span> nearEmpty, List<Span> warmth) {
     private static final double YEAR_HOURS = 365.25 * 24;
     private static final double LEAST_YEARS = 0.25;
 
@@ -27,26 +33,32 @@ public record StrayBands(List<Span> nearFull, List<Span> atRest, List<Span> near
         nearFull = List.copyOf(nearFull);
         atRest = List.copyOf(atRest);
         nearEmpty = List.copyOf(nearEmpty);
+        warmth = List.copyOf(warmth);
     }
 
-    /// What groups did over a span of time.
+    /// What groups or probes did over a span of time.
     ///
     /// @param at its middle
-    /// @param strays of each group from the median of all, on average, in mV
+    /// @param figures on average: of each group what it strays from the median of all, in mV; of
+    ///   each probe its temperature, in °C, NaN where it was not read
     /// @param isAfterGap whether nothing was read for long before it
-    public record Span(Instant at, List<Double> strays, boolean isAfterGap) {
+    public record Span(Instant at, List<Double> figures, boolean isAfterGap) {
         public Span {
-            strays = List.copyOf(strays);
+            figures = List.copyOf(figures);
         }
 
-        /// The lowest group, in mV.
+        private DoubleStream known() {
+            return figures.stream().mapToDouble(each -> each).filter(each -> !Double.isNaN(each));
+        }
+
+        /// The lowest figure.
         public double lowest() {
-            return strays.stream().mapToDouble(each -> each).min().orElse(0);
+            return known().min().orElse(0);
         }
 
-        /// The highest group, in mV.
+        /// The highest figure.
         public double highest() {
-            return strays.stream().mapToDouble(each -> each).max().orElse(0);
+            return known().max().orElse(0);
         }
     }
 
@@ -62,48 +74,78 @@ public record StrayBands(List<Span> nearFull, List<Span> atRest, List<Span> near
                 spans(
                         history,
                         moments,
-                        each -> each.drawnAmpHours() >= (1 - PackHistory.NEAR) * used));
+                        each -> each.drawnAmpHours() >= (1 - PackHistory.NEAR) * used),
+                warmth(history));
     }
 
     private static List<Span> spans(
             Timeline history, List<Moment> moments, Predicate<Moment> isWanted) {
-        double wide = Math.max(1.0 / 24, history.days() / SPANS);
-        List<Span> spans = new ArrayList<>();
-        List<Moment> now = new ArrayList<>();
-        long number = Long.MIN_VALUE;
-        double last = Double.NaN;
-        for (Moment each : moments) {
-            if (!isWanted.test(each)) continue;
-            long own = (long) Math.floor(each.days() / wide);
-            if (own != number && !now.isEmpty()) {
-                last = close(history, now, spans, last, wide);
-                now.clear();
-            }
-            number = own;
-            now.add(each);
-        }
-        if (!now.isEmpty()) close(history, now, spans, last, wide);
-        return spans;
+        Spans spans = new Spans(history);
+        for (Moment each : moments)
+            if (isWanted.test(each))
+                spans.add(
+                        each.days(),
+                        each.strays().stream().mapToDouble(stray -> 1000 * stray).toArray());
+        return spans.all();
     }
 
-    private static double close(
-            Timeline history, List<Moment> moments, List<Span> spans, double last, double wide) {
-        int series = moments.get(0).strays().size();
-        double[] sums = new double[series];
-        double days = 0;
-        for (Moment each : moments) {
-            days += each.days();
-            for (int g = 0; g < series; g++) sums[g] += each.strays().get(g);
+    /// The temperatures of each probe.
+    private static List<Span> warmth(Timeline history) {
+        List<Column> probes = history.log().celsius();
+        Column seconds = history.log().seconds();
+        Spans spans = new Spans(history);
+        for (int i = 0; i < seconds.size() && !probes.isEmpty(); i++) {
+            int moment = i;
+            double[] now = probes.stream().mapToDouble(each -> each.get(moment)).toArray();
+            if (!Arrays.stream(now).allMatch(Double::isNaN))
+                spans.add((seconds.get(i) - seconds.get(0)) / 86_400, now);
         }
-        double middle = days / moments.size();
-        List<Double> strays = new ArrayList<>();
-        for (double sum : sums) strays.add(1000 * sum / moments.size());
-        spans.add(
-                new Span(
-                        history.from().plusMillis(Math.round(middle * 86_400_000)),
-                        strays,
-                        middle - last > Math.max(3, 2 * wide)));
-        return middle;
+        return spans.all();
+    }
+
+    /// Gathers figures into spans, their means.
+    private static final class Spans {
+        private final Timeline history;
+        private final double wide;
+        private final List<Span> closed = new ArrayList<>();
+        private double[] sums = {};
+        private double days;
+        private int count;
+        private long number;
+        private double last = Double.NaN;
+
+        Spans(Timeline history) {
+            this.history = history;
+            wide = Math.max(1.0 / 24, history.days() / SPANS);
+        }
+
+        void add(double atDays, double[] figures) {
+            long own = (long) Math.floor(atDays / wide);
+            if (own != number) close();
+            if (count == 0) sums = new double[figures.length];
+            number = own;
+            days += atDays;
+            count++;
+            for (int i = 0; i < sums.length; i++) sums[i] += figures[i];
+        }
+
+        private void close() {
+            if (count == 0) return;
+            double middle = days / count;
+            closed.add(
+                    new Span(
+                            history.from().plusMillis(Math.round(middle * 86_400_000)),
+                            Arrays.stream(sums).mapToObj(sum -> sum / count).toList(),
+                            middle - last > Math.max(3, 2 * wide)));
+            last = middle;
+            days = 0;
+            count = 0;
+        }
+
+        List<Span> all() {
+            close();
+            return closed;
+        }
     }
 
     /// How the spread of the groups near empty changes, in mV a year, by a line through all spans;
@@ -123,8 +165,21 @@ public record StrayBands(List<Span> nearFull, List<Span> atRest, List<Span> near
         return OptionalDouble.of(line.getSlope());
     }
 
-    /// What a group strays by on average, in mV; empty without any span.
+    /// The probe that is the warmest on average, from 0.
+    public int warmestProbe() {
+        int probes = warmth.isEmpty() ? 0 : warmth.get(0).figures().size();
+        return IntStream.range(0, probes)
+                .boxed()
+                .max(Comparator.comparingDouble(probe -> usual(warmth, probe).orElse(0)))
+                .orElse(0);
+    }
+
+    /// What a group strays by on average, in mV, or how warm a probe is, in °C; empty without any
+    /// span.
     public static OptionalDouble usual(List<Span> spans, int group) {
-        return spans.stream().mapToDouble(each -> each.strays().get(group)).average();
+        return spans.stream()
+                .mapToDouble(each -> each.figures().get(group))
+                .filter(each -> !Double.isNaN(each))
+                .average();
     }
 }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import pentacell.core.measure.Column;
 import pentacell.core.proof.PackLog;
 import pentacell.core.prove.GroupLog;
@@ -24,6 +25,10 @@ public record Timeline(Instant from, GroupLog log) {
     private record Moment(long millis, double amps, PackLog log, int at, List<Double> seen) {
         double volts(int group) {
             return seen.isEmpty() ? log.volts().get(group).get(at) : seen.get(group);
+        }
+
+        double celsius(int probe) {
+            return probe < log.probes().size() ? log.probes().get(probe).get(at) : Double.NaN;
         }
     }
 
@@ -61,8 +66,13 @@ public record Timeline(Instant from, GroupLog log) {
         long begin = moments.get(0).millis();
         Column.Builder seconds = new Column.Builder();
         Column.Builder amps = new Column.Builder();
-        List<Column.Builder> volts = new ArrayList<>();
-        for (int g = 0; g < series; g++) volts.add(new Column.Builder());
+        List<Column.Builder> volts = builders(series);
+        List<Column.Builder> celsius =
+                builders(
+                        moments.stream()
+                                .mapToInt(each -> each.log().probes().size())
+                                .max()
+                                .orElse(0));
         long last = Long.MIN_VALUE;
         for (Moment each : moments) {
             if (each.millis() == last) continue;
@@ -70,13 +80,20 @@ public record Timeline(Instant from, GroupLog log) {
             seconds.add((each.millis() - begin) / 1000.0);
             amps.add(each.amps());
             for (int g = 0; g < series; g++) volts.get(g).add(each.volts(g));
+            for (int probe = 0; probe < celsius.size(); probe++)
+                celsius.get(probe).add(each.celsius(probe));
         }
         return new Timeline(
                 Instant.ofEpochMilli(begin),
                 new GroupLog(
                         seconds.build(),
                         amps.build(),
-                        volts.stream().map(Column.Builder::build).toList()));
+                        volts.stream().map(Column.Builder::build).toList(),
+                        celsius.stream().map(Column.Builder::build).toList()));
+    }
+
+    private static List<Column.Builder> builders(int count) {
+        return Stream.generate(Column.Builder::new).limit(count).toList();
     }
 
     /// When a reading was taken.
@@ -126,7 +143,8 @@ public record Timeline(Instant from, GroupLog log) {
                 new GroupLog(
                         slice(log.seconds(), first, end, shift),
                         slice(log.amps(), first, end, 0),
-                        log.volts().stream().map(each -> slice(each, first, end, 0)).toList()));
+                        log.volts().stream().map(each -> slice(each, first, end, 0)).toList(),
+                        log.celsius().stream().map(each -> slice(each, first, end, 0)).toList()));
     }
 
     private static Column slice(Column column, int first, int end, double less) {

@@ -2,15 +2,24 @@ package pentacell.core.service;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.measure.Column;
+import pentacell.core.unit.Middle;
 import pentacell.core.use.Alarms;
 
 /// A limit that was passed.
 ///
 /// @param kind which one
-/// @param group from 0; of a spread, the group farther from the others' median
-/// @param figure the farthest it went, in V, of a spread in mV
+/// @param group from 0; of a spread, the group farther from the others' median; of a temperature,
+///   the probe
+/// @param figure the farthest it went, in V, of a spread in mV, of a temperature in °C, of a warmer
+///   probe in K
 /// @param limit in the same unit
 /// @param at when that was
 /// @param times at how many readings the limit was passed
@@ -21,11 +30,27 @@ public record UseAlarm(Kind kind, int group, double figure, double limit, Instan
     /// Groups at rest lie nearer than that (common practice: 30 to 50 mV).
     private static final double REST_MILLIVOLTS = 50;
 
+    /// Under it no cell may be charged (common practice).
+    private static final double COLD_CELSIUS = 0;
+
+    /// Cells at rest are as warm as their neighbours to within that, in K (common practice: 3 to
+    /// 5).
+    private static final double WARMER_KELVIN = 5;
+
+    /// From so many probes on one of them can be told from the others.
+    private static final int COMPARED_PROBES = 3;
+
     /// What was passed.
     public enum Kind {
         LOW,
         HIGH,
-        SPREAD
+        SPREAD,
+        /// A probe was too warm.
+        WARM,
+        /// The pack was charged below freezing.
+        COLD_CHARGE,
+        /// A probe was warmer than the others while the pack rested.
+        WARMER
     }
 
     /// The usual limits of a chemistry.
@@ -33,11 +58,46 @@ public record UseAlarm(Kind kind, int group, double figure, double limit, Instan
         return new Alarms(
                 chemistry.endVolts(),
                 chemistry.chargeLimitVolts() + OVER_FULL_VOLTS,
-                REST_MILLIVOLTS);
+                REST_MILLIVOLTS,
+                OptionalDouble.empty());
     }
 
     /// Limits that were passed in a history, at most one of each kind.
     static List<UseAlarm> of(Timeline history, Alarms alarms) {
+        List<UseAlarm> passed = new ArrayList<>(ofGroups(history, alarms));
+        passed.addAll(ofProbes(history, alarms.warmest()));
+        return passed;
+    }
+
+    private static List<UseAlarm> ofProbes(Timeline history, double warmCelsius) {
+        double still = PackHistory.REST_SHARE * history.log().mostAmps();
+        Worst warm = new Worst(Kind.WARM, warmCelsius, 1);
+        Worst cold = new Worst(Kind.COLD_CHARGE, COLD_CELSIUS, -1);
+        Worst warmer = new Worst(Kind.WARMER, WARMER_KELVIN, 1);
+        List<Column> probes = history.log().celsius();
+        for (int i = 0; i < history.log().size(); i++) {
+            int moment = i;
+            double amps = history.log().amps().get(i);
+            ToDoubleFunction<Integer> celsius = probe -> probes.get(probe).get(moment);
+            List<Integer> read =
+                    IntStream.range(0, probes.size())
+                            .filter(probe -> !Double.isNaN(celsius.applyAsDouble(probe)))
+                            .boxed()
+                            .sorted(Comparator.comparingDouble(celsius))
+                            .toList();
+            if (read.isEmpty()) continue;
+            int coldest = read.get(0);
+            int warmest = read.get(read.size() - 1);
+            warm.look(celsius.applyAsDouble(warmest), warmest, history, i);
+            if (amps < -still) cold.look(celsius.applyAsDouble(coldest), coldest, history, i);
+            if (Math.abs(amps) > still || read.size() < COMPARED_PROBES) continue;
+            double usual = Middle.of(read.stream().mapToDouble(celsius).toArray());
+            warmer.look(celsius.applyAsDouble(warmest) - usual, warmest, history, i);
+        }
+        return Worst.passed(warm, cold, warmer);
+    }
+
+    private static List<UseAlarm> ofGroups(Timeline history, Alarms alarms) {
         double still = PackHistory.REST_SHARE * history.log().mostAmps();
         Worst low = new Worst(Kind.LOW, alarms.lowVolts(), -1);
         Worst high = new Worst(Kind.HIGH, alarms.highVolts(), 1);
@@ -61,9 +121,7 @@ public record UseAlarm(Kind kind, int group, double figure, double limit, Instan
                     history,
                     i);
         }
-        List<UseAlarm> passed = new ArrayList<>();
-        for (Worst each : List.of(low, high, spread)) each.add(passed);
-        return passed;
+        return Worst.passed(low, high, spread);
     }
 
     private static final class Worst {
@@ -90,8 +148,18 @@ public record UseAlarm(Kind kind, int group, double figure, double limit, Instan
             at = history.at(moment);
         }
 
-        void add(List<UseAlarm> passed) {
-            if (times > 0) passed.add(new UseAlarm(kind, group, figure, limit, at, times));
+        static List<UseAlarm> passed(Worst... all) {
+            return Arrays.stream(all)
+                    .filter(each -> each.times > 0)
+                    .map(each ->
+                            new UseAlarm(
+                                    each.kind,
+                                    each.group,
+                                    each.figure,
+                                    each.limit,
+                                    each.at,
+                                    each.times))
+                    .toList();
         }
     }
 }

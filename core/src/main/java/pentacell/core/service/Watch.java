@@ -61,6 +61,9 @@ public record Watch(
                 findings.addAll(
                         new OfGroup(history, moments, group, parallel)
                                 .findings(GroupDeviation.of(moments, group)));
+        // where one loses charge, the others seem to gain
+        if (findings.stream().anyMatch(each -> each.cause() == Trouble.SELF_DISCHARGE))
+            findings.removeIf(each -> each.cause() == Trouble.UNEVEN_LOAD);
         findings.sort(Comparator.comparingDouble((Finding each) -> -each.sure()));
         return new Watch(
                 findings,
@@ -75,6 +78,7 @@ public record Watch(
             List<Finding> findings = new ArrayList<>();
             cellsOff(findings, off);
             selfDischarge(findings, off);
+            unevenLoad(findings, off);
             resistance(findings, off);
             misread(findings, off);
             return findings;
@@ -124,9 +128,7 @@ public record Watch(
 
         private void selfDischarge(List<Finding> findings, GroupDeviation off) {
             double aDay = off.ampHoursADay();
-            double effect = steepest(each -> each.slopes().get(group) * aDay * each.days());
-            double passes = SELF_SHARE_A_MONTH / 30 * history.usedAmpHours();
-            if (!(history.days() >= LEAST_DAYS && aDay > passes && effect > SEEN_VOLTS)) return;
+            if (!drifts(aDay)) return;
             findings.add(
                     new Finding(
                             group,
@@ -146,7 +148,35 @@ public record Watch(
                                             Quantity.DAYS.text(
                                                     0.1 * history.usedAmpHours() / aDay, 0)),
                             "temperature of its cans near full: a heater is warm to the hand; take the pack apart there before it is charged again",
-                            sure(aDay, passes)));
+                            sure(aDay, passingAmpHoursADay())));
+        }
+
+        private double passingAmpHoursADay() {
+            return SELF_SHARE_A_MONTH / 30 * history.usedAmpHours();
+        }
+
+        /// Whether what a group loses against the others, or gains, can be told.
+        private boolean drifts(double ampHoursADay) {
+            double effect = steepest(each -> each.slopes().get(group) * ampHoursADay * each.days());
+            return history.days() >= LEAST_DAYS
+                    && ampHoursADay > passingAmpHoursADay()
+                    && effect > SEEN_VOLTS;
+        }
+
+        private void unevenLoad(List<Finding> findings, GroupDeviation off) {
+            double aDay = -off.ampHoursADay();
+            if (!drifts(aDay)) return;
+            findings.add(
+                    new Finding(
+                            group,
+                            Trouble.UNEVEN_LOAD,
+                            OptionalInt.empty(),
+                            Map.of("milliamps", 1000 * aDay / 24, "ampHoursADay", aDay),
+                            "group %d gains %s mA on the others: they feed something that it does not, or it is charged alone"
+                                    .formatted(
+                                            group + 1, Quantity.COUNT.number(1000 * aDay / 24, 1)),
+                            "what hangs on part of the groups: a tap for a lower voltage, the board's own supply, a charger on one group",
+                            sure(aDay, passingAmpHoursADay())));
         }
 
         private void resistance(List<Finding> findings, GroupDeviation off) {

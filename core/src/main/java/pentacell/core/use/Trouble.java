@@ -9,7 +9,9 @@ public enum Trouble {
     SELF_DISCHARGE("charge is lost by itself"),
     RESISTANCE("a joint, a link or worn cells"),
     /// A constant offset at any state: it is read wrongly.
-    MISREAD("a lead or a meter that reads wrongly");
+    MISREAD("a lead or a meter that reads wrongly"),
+    /// The others carry a load that this group does not.
+    UNEVEN_LOAD("a load on part of the groups");
 
     private final String words;
 

@@ -70,7 +70,8 @@ final class ProveLoadTest {
         return GroupLog.of(
                 seconds.build(),
                 current.build(),
-                volts.stream().map(Column.Builder::build).toList());
+                volts.stream().map(Column.Builder::build).toList(),
+                List.of());
     }
 
     @Test
@@ -174,7 +175,8 @@ final class ProveLoadTest {
                         GroupLog.of(
                                 seconds.build(),
                                 amps.build(),
-                                volts.stream().map(Column.Builder::build).toList()),
+                                volts.stream().map(Column.Builder::build).toList(),
+                                List.of()),
                         3.0,
                         Chemistry.NMC);
         assertTrue(!test.reachedEnd());
@@ -191,7 +193,7 @@ final class ProveLoadTest {
             none.add(0);
             volts.add(4);
         }
-        GroupLog log = GroupLog.of(some.build(), none.build(), List.of(volts.build()));
+        GroupLog log = GroupLog.of(some.build(), none.build(), List.of(volts.build()), List.of());
         assertThrows(IllegalArgumentException.class, () -> ProveLoad.judge(log, 3, Chemistry.NMC));
         assertThrows(
                 IllegalArgumentException.class,

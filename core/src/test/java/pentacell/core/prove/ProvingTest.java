@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -117,6 +118,39 @@ final class ProvingTest {
                 () ->
                         new PackLog(
                                 List.of(1.0, 1.0), List.of(1.0, 1.0), List.of(List.of(3.0, 3.0))));
+    }
+
+    @Test
+    void aProbeStandsAsItWasReadLastAndOneThatNeverWasIsLeftOut() {
+        Column.Builder seconds = new Column.Builder();
+        Column.Builder steady = new Column.Builder();
+        Column.Builder probe = new Column.Builder();
+        Column.Builder off = new Column.Builder();
+        for (int i = 0; i < 1000; i++) {
+            seconds.add(i * 60.0);
+            steady.add(3.7);
+            // a slow rise with holes, then a sudden heat
+            probe.add(i % 7 == 0 || i < 3 ? Double.NaN : i == 800 ? 48 : 20 + i / 200.0);
+            off.add(Double.NaN);
+        }
+        GroupLog log =
+                new GroupLog(
+                        seconds.build(),
+                        steady.build(),
+                        List.of(steady.build()),
+                        List.of(off.build(), probe.build()));
+        PackLog kept = LogThinning.kept(log, 100);
+        assertEquals(1, kept.probes().size());
+        List<Double> read = kept.probes().get(0);
+        assertEquals(48, Collections.max(read), "what was hot is kept");
+        assertEquals(20, read.get(0), 0.1);
+        assertEquals(25, read.get(read.size() - 1), 0.4);
+        GroupLog again = LogThinning.log(kept);
+        assertEquals(kept, LogThinning.kept(again, 100), "thinned once it stays");
+        assertTrue(
+                LogThinning.kept(new GroupLog(log.seconds(), log.amps(), log.volts()))
+                        .celsius()
+                        .isEmpty());
     }
 
     private static LoadTest test(double ampHours, double... missing) {

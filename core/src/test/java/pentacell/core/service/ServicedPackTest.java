@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -372,7 +373,9 @@ final class ServicedPackTest {
     @Test
     void alarmsNameTheGroupAndTheFarthestItWent() {
         Journal journal =
-                pack().log(new UseFact.AlarmsSet(PACK, new Alarms(3.4, 4.1, 30)))
+                pack().log(
+                                new UseFact.AlarmsSet(
+                                        PACK, new Alarms(3.4, 4.1, 30, OptionalDouble.empty())))
                         .log(new UseFact.GroupsSeen(PACK, 5, List.of(3.5, 3.38, 3.5)))
                         .log(new UseFact.GroupsSeen(PACK, 5, List.of(3.5, 3.31, 3.5)))
                         .log(new UseFact.GroupsSeen(PACK, 0, List.of(3.9, 3.85, 4.12)));
@@ -385,7 +388,70 @@ final class ServicedPackTest {
         assertEquals(2, alarms.get(0).times());
         assertEquals(2, alarms.get(1).group());
         assertEquals(270, alarms.get(2).figure(), 1e-6);
-        assertThrows(IllegalArgumentException.class, () -> new Alarms(3.4, 3.4, 30));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new Alarms(3.4, 3.4, 30, OptionalDouble.empty()));
+    }
+
+    @Test
+    @DisplayName("charged below freezing, one of 39 °C among 29 to 30 at rest (common practice)")
+    void temperaturesRaiseAlarmsOfTheirOwn() {
+        PackLog cold =
+                new PackLog(
+                        List.of(0.0, 600.0, 1200.0),
+                        List.of(-2.0, 2.0, 0.0),
+                        Collections.nCopies(SERIES, List.of(3.7, 3.7, 3.7)),
+                        Optional.of(List.of(List.of(-3.0, -6.0, -6.0), List.of(-1.5, -5.0, -5.0))));
+        PackLog warm =
+                new PackLog(
+                        List.of(0.0, 600.0),
+                        List.of(2.0, 0.0),
+                        Collections.nCopies(SERIES, List.of(3.8, 3.8)),
+                        Optional.of(
+                                List.of(
+                                        List.of(46.0, 29.0),
+                                        List.of(30.0, 39.0),
+                                        List.of(30.0, 30.0))));
+        Journal journal =
+                pack().log(
+                                new UseFact.HistoryLogged(
+                                        PACK,
+                                        "january",
+                                        Instant.parse("2026-01-02T00:00:00Z"),
+                                        cold),
+                                new UseFact.HistoryLogged(
+                                        PACK, "june", Instant.parse("2026-01-03T00:00:00Z"), warm));
+        List<UseAlarm> alarms = judged(journal).alarms();
+        assertEquals(
+                List.of(
+                        new UseAlarm(
+                                UseAlarm.Kind.WARM,
+                                0,
+                                46,
+                                45,
+                                Instant.parse("2026-01-03T00:00:00Z"),
+                                1),
+                        new UseAlarm(
+                                UseAlarm.Kind.COLD_CHARGE,
+                                0,
+                                -3,
+                                0,
+                                Instant.parse("2026-01-02T00:00:00Z"),
+                                1),
+                        new UseAlarm(
+                                UseAlarm.Kind.WARMER,
+                                1,
+                                9,
+                                5,
+                                Instant.parse("2026-01-03T00:10:00Z"),
+                                1)),
+                alarms);
+        journal.log(new UseFact.AlarmsSet(PACK, new Alarms(2.8, 4.2, 30, OptionalDouble.of(50))));
+        assertEquals(2, judged(journal).alarms().size(), "not over 50 °C");
+        StrayBands bands = judged(journal).bands().orElseThrow();
+        assertEquals(2, bands.warmth().size(), "also where a probe was not there yet");
+        assertEquals(30, bands.warmth().get(1).lowest(), 1e-9);
+        assertEquals(2, bands.warmestProbe());
     }
 
     @ParameterizedTest(name = "its group gave {0} of 24 Ah: {1} cells recycled")

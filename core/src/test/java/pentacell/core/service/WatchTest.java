@@ -33,6 +33,12 @@ final class WatchTest {
     /// Days of use: drawn by evening and night, charged by day, with rests.
     private static GroupLog history(
             List<Truth> groups, Chemistry chemistry, int days, Random random) {
+        return history(groups, chemistry, days, random, 0);
+    }
+
+    /// @param leaps how often the logger's clock goes on by up to a day at once
+    private static GroupLog history(
+            List<Truth> groups, Chemistry chemistry, int days, Random random, int leaps) {
         RestCurve curve = RestCurve.of(chemistry);
         int series = groups.size();
         double[] share = new double[series];
@@ -43,14 +49,18 @@ final class WatchTest {
         for (int g = 0; g < series; g++) volts.add(new Column.Builder());
         double step = 600;
         double net = 0;
+        double leapt = 0;
+        int between = (int) (days * 86_400 / step) / (leaps + 1);
         for (int i = 0; i < days * 86_400 / step; i++) {
             double hour = i * step / 3600 % 24;
             double now =
                     hour < 7
                             ? 6 + (i % 6 == 0 ? 14 : 0)
                             : hour < 10 || hour >= 20 ? 0 : net > 0.5 ? -Math.min(16, 4 * net) : 0;
+            if (i > 0 && i % between == 0 && leaps > 0)
+                leapt += 3600 + 82_800 * random.nextDouble();
             if (random.nextInt(50) != 0) {
-                seconds.add(i * step);
+                seconds.add(i * step + leapt);
                 amps.add(-now);
                 for (int g = 0; g < series; g++)
                     volts.get(g)
@@ -69,7 +79,10 @@ final class WatchTest {
                                 / (AMP_HOURS * groups.get(g).share());
         }
         return GroupLog.of(
-                seconds.build(), amps.build(), volts.stream().map(Column.Builder::build).toList());
+                seconds.build(),
+                amps.build(),
+                volts.stream().map(Column.Builder::build).toList(),
+                List.of());
     }
 
     private static List<Truth> sound(Random random, int series) {
@@ -98,22 +111,39 @@ final class WatchTest {
         assertTrue(watch.spreadLowMillivolts() > watch.spreadHighMillivolts());
     }
 
-    @ParameterizedTest(name = "{0}, thinned: {1}")
+    /// How a history is written.
+    enum Kept {
+        WHOLE,
+        /// As it is kept in a workshop: half of its moments at most.
+        THINNED,
+        /// By a logger whose clock leapt three times.
+        LEAPING
+    }
+
+    @ParameterizedTest(name = "{0}, {1}")
     @DisplayName(
             "hidden causes in 60 packs each: the table says how often right, missed, falsely accused")
     @CsvSource({
-        "HEALTHY, false",
-        "CELLS_OFF, false",
-        "SELF_DISCHARGE, false",
-        "RESISTANCE, false",
-        "MISREAD, false",
-        "HEALTHY, true",
-        "CELLS_OFF, true",
-        "SELF_DISCHARGE, true",
-        "RESISTANCE, true",
-        "MISREAD, true"
+        "HEALTHY, WHOLE",
+        "CELLS_OFF, WHOLE",
+        "SELF_DISCHARGE, WHOLE",
+        "RESISTANCE, WHOLE",
+        "MISREAD, WHOLE",
+        "UNEVEN_LOAD, WHOLE",
+        "HEALTHY, THINNED",
+        "CELLS_OFF, THINNED",
+        "SELF_DISCHARGE, THINNED",
+        "RESISTANCE, THINNED",
+        "MISREAD, THINNED",
+        "UNEVEN_LOAD, THINNED",
+        "HEALTHY, LEAPING",
+        "CELLS_OFF, LEAPING",
+        "SELF_DISCHARGE, LEAPING",
+        "RESISTANCE, LEAPING",
+        "MISREAD, LEAPING",
+        "UNEVEN_LOAD, LEAPING"
     })
-    void hiddenCausesAreFound(String hidden, boolean isThinned, TestReporter reporter) {
+    void hiddenCausesAreFound(String hidden, Kept kept, TestReporter reporter) {
         int right = 0;
         int count = 0;
         int accused = 0;
@@ -140,6 +170,12 @@ final class WatchTest {
                                         OHMS,
                                         (random.nextBoolean() ? 1 : -1)
                                                 * (0.015 + 0.02 * random.nextDouble())));
+                case "UNEVEN_LOAD" -> {
+                    double milliamps = 8 + 20 * random.nextDouble();
+                    groups.replaceAll(each ->
+                            new Truth(each.share(), milliamps / 1000, each.ohms(), each.offset()));
+                    groups.set(bad, Truth.SOUND);
+                }
                 default -> groups.set(bad, Truth.SOUND);
             }
             GroupLog whole =
@@ -147,10 +183,12 @@ final class WatchTest {
                             groups,
                             seed % 3 == 0 ? Chemistry.LFP : Chemistry.NMC,
                             15 + random.nextInt(40),
-                            random);
-            // as it is kept in a workshop: half of its moments at most
+                            random,
+                            kept == Kept.LEAPING ? 3 : 0);
             GroupLog log =
-                    isThinned ? LogThinning.log(LogThinning.kept(whole, whole.size() / 2)) : whole;
+                    kept == Kept.THINNED
+                            ? LogThinning.log(LogThinning.kept(whole, whole.size() / 2))
+                            : whole;
             Watch watch = Watch.of(log, parallel);
             Optional<Finding> surest =
                     watch.findings().stream()
@@ -267,6 +305,7 @@ final class WatchTest {
             case SELF_DISCHARGE -> new Truth(1, 0.02, OHMS, 0);
             case RESISTANCE -> new Truth(1, 0, 3 * OHMS, 0);
             case MISREAD -> new Truth(1, 0, OHMS, 0.025);
+            case UNEVEN_LOAD -> throw new IllegalArgumentException("shows in the others");
         };
     }
 

@@ -2,6 +2,7 @@ package pentacell.desktop.service;
 
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -20,8 +21,8 @@ import pentacell.desktop.kit.PlotSurface.Hue;
 import pentacell.desktop.kit.Scale;
 
 /// Three strips over the calendar, near full, at rest and near empty: the band from the lowest to
-/// the highest group against their median, and one group drawn through it. What happened stands
-/// over them.
+/// the highest group against their median, and one group drawn through it; a fourth for the
+/// temperatures, where a board read some. What happened stands over them.
 final class HistoryPicture extends StackPane {
     private final PlotSurface plot = new PlotSurface((pen, width, height) -> {});
 
@@ -65,6 +66,10 @@ final class HistoryPicture extends StackPane {
         private static final double LEAST_WIDE_EM = 1.1;
 
         private static final double LEAST_MILLIVOLTS = 10;
+        private static final double LEAST_KELVIN = 5;
+
+        /// A strip: its figures, the line drawn through its band, and what stands beside it.
+        private record Strip(String words, List<Span> spans, Scale range, String unit, int line) {}
 
         void paint() {
             double em = pen.em();
@@ -75,18 +80,29 @@ final class HistoryPicture extends StackPane {
             ZoneId zone = ZoneId.systemDefault();
             CalendarAxis days = CalendarAxis.of(pack.from(), pack.to(), left, right, zone);
             StrayBands bands = pack.bands();
-            Scale millivolts = scale(bands, 0, 1);
-            double high = (bottom - top) / 3;
+            Scale millivolts = scale(bands);
+            List<Strip> strips = new ArrayList<>();
+            strips.add(new Strip("near full", bands.nearFull(), millivolts, "mV", group));
+            strips.add(new Strip("at rest", bands.atRest(), millivolts, "mV", group));
+            strips.add(new Strip("near empty", bands.nearEmpty(), millivolts, "mV", group));
+            if (!bands.warmth().isEmpty())
+                strips.add(
+                        new Strip(
+                                "temperature",
+                                bands.warmth(),
+                                celsius(bands.warmth()),
+                                "°C",
+                                bands.warmestProbe()));
+            double high = (bottom - top) / strips.size();
             pen.fill(Hue.SHEET, 1, left, top, right - left, bottom - top);
             days.paint(pen, top, bottom, bottom + 0.9 * em);
-            strip("near full", bands.nearFull(), days, millivolts, top, high);
-            strip("at rest", bands.atRest(), days, millivolts, top + high, high);
-            strip("near empty", bands.nearEmpty(), days, millivolts, top + 2 * high, high);
+            for (int i = 0; i < strips.size(); i++)
+                paint(strips.get(i), days, top + i * high, high);
             events(days, top, bottom);
         }
 
         /// One scale for all three, so that they can be compared.
-        private static Scale scale(StrayBands bands, double first, double last) {
+        private static Scale scale(StrayBands bands) {
             double most = LEAST_MILLIVOLTS;
             for (List<Span> spans : List.of(bands.nearFull(), bands.atRest(), bands.nearEmpty()))
                 for (Span each : spans)
@@ -94,30 +110,34 @@ final class HistoryPicture extends StackPane {
                             Math.max(
                                     most,
                                     Math.max(Math.abs(each.lowest()), Math.abs(each.highest())));
-            return new Scale(-1.1 * most, 1.1 * most, first, last);
+            return new Scale(-1.1 * most, 1.1 * most, 0, 1);
         }
 
-        private void strip(
-                String words,
-                List<Span> spans,
-                CalendarAxis days,
-                Scale range,
-                double top,
-                double high) {
+        /// Freezing is always in the picture.
+        private static Scale celsius(List<Span> warmth) {
+            double least = warmth.stream().mapToDouble(Span::lowest).min().orElse(0);
+            double most = warmth.stream().mapToDouble(Span::highest).max().orElse(0);
+            return new Scale(
+                    Math.min(-1, least - LEAST_KELVIN / 2), Math.max(1, most + LEAST_KELVIN), 0, 1);
+        }
+
+        private void paint(Strip strip, CalendarAxis days, double top, double high) {
+            List<Span> spans = strip.spans();
+            Scale range = strip.range();
             double em = pen.em();
             double left = days.scale().first();
             double right = days.scale().last();
             Scale scale = new Scale(range.from(), range.to(), top + high - 4, top + 4);
-            new Axis(scale, 4, Hue.RULE, 0.85, "mV").upright(pen, left, right, 5);
+            new Axis(scale, 4, Hue.RULE, 0.85, strip.unit()).upright(pen, left, right, 5);
             pen.stroke(Hue.SECOND, 1, left, scale.pixel(0), right, scale.pixel(0));
             pen.stroke(Hue.INK, 1, left, top + high, right, top + high);
             int begin = 0;
             for (int i = 1; i <= spans.size(); i++)
                 if (i == spans.size() || spans.get(i).isAfterGap()) {
-                    piece(spans.subList(begin, i), days, scale);
+                    piece(spans.subList(begin, i), strip.line(), days, scale);
                     begin = i;
                 }
-            pen.text(Hue.INK, 1, true, Anchor.LEFT, left + 6, top + 0.9 * em, words);
+            pen.text(Hue.INK, 1, true, Anchor.LEFT, left + 6, top + 0.9 * em, strip.words());
             if (spans.isEmpty()) return;
             Span last = spans.get(spans.size() - 1);
             pen.text(
@@ -126,12 +146,12 @@ final class HistoryPicture extends StackPane {
                     true,
                     Anchor.LEFT,
                     right + 6,
-                    scale.pixel(last.strays().get(group)),
-                    "group " + (group + 1));
+                    scale.pixel(last.figures().get(strip.line())),
+                    (strip.unit().equals("mV") ? "group " : "probe ") + (strip.line() + 1));
         }
 
         /// A stretch without a gap; a short one is drawn as wide as can be seen.
-        private void piece(List<Span> spans, CalendarAxis days, Scale scale) {
+        private void piece(List<Span> spans, int line, CalendarAxis days, Scale scale) {
             int count = spans.size();
             double[] x = new double[count];
             double[] low = new double[count];
@@ -142,7 +162,7 @@ final class HistoryPicture extends StackPane {
                 x[i] = days.pixel(each.at());
                 low[i] = scale.pixel(each.lowest());
                 high[i] = scale.pixel(each.highest());
-                own[i] = scale.pixel(each.strays().get(group));
+                own[i] = scale.pixel(each.figures().get(line));
             }
             double least = LEAST_WIDE_EM * pen.em();
             if (x[count - 1] - x[0] < least) {
@@ -153,7 +173,8 @@ final class HistoryPicture extends StackPane {
             if (count == 1) {
                 double half = least / 2;
                 pen.fill(Hue.RULE, 1, x[0] - half, high[0], least, Math.max(1, low[0] - high[0]));
-                pen.stroke(Hue.ACCENT, 2.5, x[0] - half, own[0], x[0] + half, own[0]);
+                if (Double.isFinite(own[0]))
+                    pen.stroke(Hue.ACCENT, 2.5, x[0] - half, own[0], x[0] + half, own[0]);
             }
             double[] around = new double[2 * count];
             double[] edge = new double[2 * count];
@@ -165,7 +186,8 @@ final class HistoryPicture extends StackPane {
             }
             pen.polygon(Hue.RULE, true, around, edge);
             for (int i = 0; i + 1 < count; i++)
-                pen.stroke(Hue.ACCENT, 2.5, x[i], own[i], x[i + 1], own[i + 1]);
+                if (Double.isFinite(own[i] + own[i + 1]))
+                    pen.stroke(Hue.ACCENT, 2.5, x[i], own[i], x[i + 1], own[i + 1]);
         }
 
         private void events(CalendarAxis days, double top, double bottom) {

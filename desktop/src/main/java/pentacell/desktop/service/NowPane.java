@@ -50,6 +50,7 @@ final class NowPane extends VBox {
     private final NumberField low = field("alarm-low", "Low / V", 0.5, 4);
     private final NumberField high = field("alarm-high", "High / V", 1, 5);
     private final NumberField spread = field("alarm-spread", "Apart at rest / mV", 1, 5000);
+    private final NumberField warm = field("alarm-warm", "Warm / °C", 20, 75);
 
     /// A group.
     ///
@@ -107,6 +108,7 @@ final class NowPane extends VBox {
                                 low,
                                 high,
                                 spread,
+                                warm,
                                 PlainButton.of("Set alarms", "alarms-set", this::setAlarms)),
                         message);
         OnlyWhenSaid.of(alarms, message);
@@ -183,7 +185,10 @@ final class NowPane extends VBox {
                             new Alarms(
                                     least,
                                     most,
-                                    spread.number().orElse(before.spreadMillivolts()))));
+                                    spread.number().orElse(before.spreadMillivolts()),
+                                    warm.number().isPresent()
+                                            ? warm.number()
+                                            : before.warmCelsius())));
         } catch (NotUnderstood said) {
             // the field says what was expected
         }
@@ -213,10 +218,12 @@ final class NowPane extends VBox {
         low.empty(limits.map(each -> NumberField.plain(each.lowVolts())).orElse(""));
         high.empty(limits.map(each -> NumberField.plain(each.highVolts())).orElse(""));
         spread.empty(limits.map(each -> NumberField.plain(each.spreadMillivolts())).orElse(""));
+        warm.empty(limits.map(each -> NumberField.plain(each.warmest())).orElse(""));
         if (limits.isPresent() && pack.get().use().alarms().isPresent()) {
             low.show("");
             high.show("");
             spread.show("");
+            warm.show("");
         }
     }
 
@@ -290,7 +297,7 @@ final class NowPane extends VBox {
                 model.search(ServiceModel.Sought.HEATER);
                 goTo.accept(ServiceStation.SEARCH);
             }
-            case RESISTANCE, MISREAD -> goTo.accept(ServiceStation.HISTORY);
+            case RESISTANCE, MISREAD, UNEVEN_LOAD -> goTo.accept(ServiceStation.HISTORY);
         }
     }
 

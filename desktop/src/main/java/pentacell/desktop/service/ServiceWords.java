@@ -43,7 +43,7 @@ final class ServiceWords {
         return switch (trouble) {
             case CELLS_OFF -> "Search the can";
             case SELF_DISCHARGE -> "Search the warm can";
-            case RESISTANCE, MISREAD -> "See its history";
+            case RESISTANCE, MISREAD, UNEVEN_LOAD -> "See its history";
         };
     }
 
@@ -92,6 +92,28 @@ final class ServiceWords {
                                     day(alarm.at()),
                                     alarm.group() + 1,
                                     Quantity.MILLIVOLTS.text(alarm.limit()));
+            case WARM ->
+                    "■ Probe %d read %s on %s; the limit is %s, passed at %s. Let it cool, take load or charger off first."
+                            .formatted(
+                                    alarm.group() + 1,
+                                    Quantity.TEMPERATURE.text(alarm.figure()),
+                                    day(alarm.at()),
+                                    Quantity.TEMPERATURE.text(alarm.limit(), 0),
+                                    often);
+            case COLD_CHARGE ->
+                    "■ It was charged at %s on %s, at %s under %s: frozen cells are not charged, metal settles inside them."
+                            .formatted(
+                                    Quantity.TEMPERATURE.text(alarm.figure()),
+                                    day(alarm.at()),
+                                    often,
+                                    Quantity.TEMPERATURE.text(alarm.limit(), 0));
+            case WARMER ->
+                    "▲ Probe %d was %s warmer than the others at rest on %s, at %s: search the cans about it for a heater."
+                            .formatted(
+                                    alarm.group() + 1,
+                                    Quantity.TEMPERATURE_RISE.text(alarm.figure()),
+                                    day(alarm.at()),
+                                    often);
         };
     }
 }

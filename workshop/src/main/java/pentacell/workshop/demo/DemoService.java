@@ -3,6 +3,7 @@ package pentacell.workshop.demo;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -97,8 +98,7 @@ final class DemoService {
                                     each.log(),
                                     Instant.parse(each.from()),
                                     LogThinning.kept(
-                                            week(each.torn(), dice),
-                                            LogThinning.MOST_OF_HISTORY))));
+                                            week(each, dice), LogThinning.MOST_OF_HISTORY))));
         List<Fact> retests = new ArrayList<>();
         RETESTS.forEach((on, ampHours) -> {
             for (int group = 0; group < SERIES; group++)
@@ -215,8 +215,11 @@ final class DemoService {
                 TakeOff.EDGE);
     }
 
-    /// A week: lamps by night, the charger by day.
-    private static GroupLog week(int torn, SplittableRandom dice) {
+    /// A week: lamps by night, the charger by day, two probes between the cans.
+    private static GroupLog week(Week week, SplittableRandom dice) {
+        double season = season(Instant.parse(week.from()));
+        Column.Builder inside = new Column.Builder();
+        Column.Builder atTheLid = new Column.Builder();
         RestCurve curve = RestCurve.of(Chemistry.NMC);
         Column.Builder seconds = new Column.Builder();
         Column.Builder amps = new Column.Builder();
@@ -232,17 +235,29 @@ final class DemoService {
             double now = amps(hour, drawn);
             seconds.add(60.0 * STEP_MINUTES * i);
             amps.add(now);
+            double outside = season - 5 * Math.cos((hour - 3) * Math.PI / 12);
+            inside.add(Math.rint(10 * (outside + 2 + 0.8 * Math.abs(now))) / 10);
+            atTheLid.add(Math.rint(10 * (outside + 0.5)) / 10);
             double hours = STEP_MINUTES / 60.0;
             drawn += now * hours;
             for (int g = 0; g < SERIES; g++) {
-                double cans = PARALLEL - (g == FALLEN_GROUP ? torn : 0);
+                double cans = PARALLEL - (g == FALLEN_GROUP ? week.torn() : 0);
                 double noise = 0.0012 * (dice.nextDouble() + dice.nextDouble() - 1);
                 volts.get(g).add(curve.volts(left[g]) - now * 0.055 / cans + noise);
                 left[g] -= now * hours / (2.02 * cans);
             }
         }
         return new GroupLog(
-                seconds.build(), amps.build(), volts.stream().map(Column.Builder::build).toList());
+                seconds.build(),
+                amps.build(),
+                volts.stream().map(Column.Builder::build).toList(),
+                List.of(inside.build(), atTheLid.build()));
+    }
+
+    /// A day's mean at the hollow, in °C: warmest in July.
+    private static double season(Instant at) {
+        int day = LocalDate.ofInstant(at, ZoneOffset.UTC).getDayOfYear();
+        return 9 - 9 * Math.cos((day - 15) * 2 * Math.PI / 365);
     }
 
     private static double amps(double hour, double drawn) {

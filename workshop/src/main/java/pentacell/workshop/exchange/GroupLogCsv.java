@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -28,6 +29,14 @@ public final class GroupLogCsv {
     private static final Pattern GROUP =
             Pattern.compile("(?:group|cell|g|c|v|s)_?(\\d{1,3})(?:_(v|mv|volts?|voltage))?");
 
+    private static final Pattern PROBE =
+            Pattern.compile(
+                    "(?:temperature|temp|probe|ntc)_?\\d{0,2}(?:_.*)?|t_?\\d{1,2}(?:_[cf])?|t_[cf]");
+
+    private static final Pattern TIME_NAME =
+            Pattern.compile(
+                    "(?:time|date|timestamp|datetime|elapsed|seconds).*|t(?:_(?:s|sec|ms|min|h))?");
+
     private final String name;
     private final List<Problem> problems = new ArrayList<>();
     private final List<String> notes = new ArrayList<>();
@@ -35,8 +44,11 @@ public final class GroupLogCsv {
     private boolean isKnown;
     private double ampFactor = 1;
     private int groups;
+    private int probes;
     private double[] sample = {};
-    private double voltFactor = 1;
+    private double voltFactor;
+    private final LogCelsius celsius = new LogCelsius();
+    private final BitSet fahrenheit = new BitSet();
     private int skipped;
 
     private GroupLogCsv(String name) {
@@ -74,6 +86,7 @@ public final class GroupLogCsv {
     /// Finds the columns; false when not all are there.
     private boolean header(NumberRows.Row line, NumberRows rows) {
         TreeMap<Integer, Integer> found = new TreeMap<>();
+        List<Integer> probe = new ArrayList<>();
         int time = -1;
         int current = -1;
         double timeFactor = 1;
@@ -82,9 +95,11 @@ public final class GroupLogCsv {
             Matcher group = GROUP.matcher(plain);
             if (group.matches()) {
                 found.putIfAbsent(Integer.parseInt(group.group(1)), i);
-                if ("mv".equals(group.group(2))) voltFactor = 0.001;
-            } else if (time < 0
-                    && plain.matches("(time|t|date|timestamp|datetime|elapsed|seconds).*")) {
+                if (group.group(2) != null) voltFactor = "mv".equals(group.group(2)) ? 0.001 : 1;
+            } else if (PROBE.matcher(plain).matches()) {
+                probe.add(i);
+                if (plain.matches(".*_(f|fahrenheit)")) fahrenheit.set(probe.size() - 1);
+            } else if (time < 0 && TIME_NAME.matcher(plain).matches()) {
                 time = i;
                 timeFactor =
                         plain.endsWith("_ms")
@@ -109,21 +124,23 @@ public final class GroupLogCsv {
                             .formatted(found.keySet(), groups));
             return false;
         }
-        int[] fields = new int[2 + groups];
+        probes = probe.size();
+        int[] fields = new int[2 + groups + probes];
         fields[TIME] = time;
         fields[CURRENT] = current;
         int next = CURRENT + 1;
         for (int field : found.values()) fields[next++] = field;
+        for (int field : probe) fields[next++] = field;
         rows.know(fields, TIME, timeFactor);
-        sample = new double[1 + groups];
-        timeline = Optional.of(new LogTimeline(1 + groups, this::problem, notes::add));
+        sample = new double[1 + groups + probes];
+        timeline = Optional.of(new LogTimeline(sample.length, this::problem, notes::add));
         isKnown = true;
         return true;
     }
 
     private void line(NumberRows.Row line) {
         if (line.isBlank) return;
-        for (int value = 0; value < line.values.length; value++)
+        for (int value = 0; value <= CURRENT + groups; value++)
             if (!Double.isFinite(line.values[value])) {
                 problem(
                         line.line,
@@ -131,8 +148,11 @@ public final class GroupLogCsv {
                 return;
             }
         sample[0] = LogNumber.scaled(line.values[CURRENT], ampFactor);
-        for (int g = 1; g <= groups; g++)
-            sample[g] = LogNumber.scaled(line.values[CURRENT + g], voltFactor);
+        for (int g = 1; g <= groups; g++) sample[g] = line.values[CURRENT + g];
+        for (int p = 0; p < probes; p++) {
+            double read = line.values[CURRENT + 1 + groups + p];
+            sample[1 + groups + p] = celsius.of(fahrenheit.get(p) ? (read - 32) / 1.8 : read);
+        }
         LogTimeline into = timeline.orElseThrow();
         into.take(line.line, line.values[TIME], sample);
     }
@@ -156,13 +176,21 @@ public final class GroupLogCsv {
             if (problems.isEmpty()) problem(0, "has no lines under its column names");
             return new Read(Optional.empty(), List.copyOf(problems), skipped, List.copyOf(notes));
         }
-        return new Read(
-                timeline.map(this::log), List.copyOf(problems), skipped, List.copyOf(notes));
+        Optional<GroupLog> log = timeline.map(this::log);
+        celsius.say(notes::add);
+        return new Read(log, List.copyOf(problems), skipped, List.copyOf(notes));
     }
 
     private GroupLog log(LogTimeline read) {
+        double factor = LogUnits.ofVolts(voltFactor, read.column(1), notes::add);
         List<Column> volts = new ArrayList<>();
-        for (int g = 0; g < groups; g++) volts.add(read.column(1 + g));
-        return GroupLog.of(read.seconds(), read.column(0), volts);
+        for (int g = 1; g <= groups; g++)
+            volts.add(
+                    factor == 1
+                            ? read.column(g)
+                            : read.column(g).map((i, each) -> LogNumber.scaled(each, factor)));
+        List<Column> warm = new ArrayList<>();
+        for (int p = 1; p <= probes; p++) warm.add(read.column(groups + p));
+        return GroupLog.of(read.seconds(), read.column(0), volts, warm);
     }
 }

@@ -18,7 +18,6 @@ import java.util.function.Supplier;
 import pentacell.core.measure.Column;
 import pentacell.core.measure.CurrentSign;
 import pentacell.core.measure.SampleLog;
-import pentacell.core.unit.Count;
 import pentacell.workshop.exchange.CellTable.Problem;
 
 /// Reads the log of an instrument: time, voltage, current and perhaps temperature, by the names of
@@ -27,9 +26,6 @@ import pentacell.workshop.exchange.CellTable.Problem;
 /// Good lines are taken, bad ones told with their place. Where the file leaves something open (the
 /// unit, what the sign of a current means) the numbers decide, and a note says what was taken.
 public final class RunLogCsv {
-    /// A middle value over this has no unit but mV or mA.
-    private static final double SURELY_MILLI = 60;
-
     /// Where a sample's values stand on the timeline.
     private static final int VOLTS = 0;
 
@@ -50,7 +46,7 @@ public final class RunLogCsv {
     private int skipped;
     private int names;
     private int tooMany;
-    private int oddTemperatures;
+    private final LogCelsius celsius = new LogCelsius();
 
     private RunLogCsv(String name) {
         this.name = name;
@@ -161,15 +157,9 @@ public final class RunLogCsv {
             return;
         sample[VOLTS] = row.values[VOLTS];
         sample[AMPS] = row.values[AMPS];
-        sample[CELSIUS] = celsius(row.values[CELSIUS]);
+        sample[CELSIUS] = celsius.of(row.values[CELSIUS]);
         sample[LINE] = row.line;
         timeline.take(row.line, row.values[TIME], sample);
-    }
-
-    private double celsius(double read) {
-        boolean canBe = SampleLog.canBeCelsius(read);
-        if (!canBe && !Double.isNaN(read)) oddTemperatures++;
-        return canBe ? read : Double.NaN;
     }
 
     private boolean isBad(NumberRows.Row row, String what, int value) {
@@ -187,34 +177,8 @@ public final class RunLogCsv {
     }
 
     private void units(LogColumns at) {
-        voltFactor = factor(at.voltFactor(), timeline.column(VOLTS), "voltage", "mV", "V");
-        ampFactor = factor(at.ampFactor(), timeline.column(AMPS), "current", "mA", "A");
-    }
-
-    private double factor(double named, Column values, String what, String milli, String whole) {
-        // a cell mostly rests at 0 A, but never at 0 V
-        double middle = typical(values, what.equals("voltage") ? 0.5 : 0.9);
-        boolean isMilli = middle > SURELY_MILLI;
-        if (named == 0) {
-            if (isMilli) notes.add("%s without a unit: taken as %s".formatted(what, milli));
-            return isMilli ? 0.001 : 1;
-        }
-        if (named == 1 && isMilli && what.equals("voltage")) {
-            notes.add("%s is named in %s but its values are %s".formatted(what, whole, milli));
-            return 0.001;
-        }
-        return named;
-    }
-
-    /// A value that stands for a column.
-    ///
-    /// @param rank share of the values under it
-    private static double typical(Column values, double rank) {
-        double[] some = new double[Math.min(values.size(), 2000)];
-        for (int i = 0; i < some.length; i++)
-            some[i] = Math.abs(values.get((int) ((long) i * values.size() / some.length)));
-        Arrays.sort(some);
-        return some.length == 0 ? 0 : some[(int) (some.length * rank)];
+        voltFactor = LogUnits.ofVolts(at.voltFactor(), timeline.column(VOLTS), notes::add);
+        ampFactor = LogUnits.ofAmps(at.ampFactor(), timeline.column(AMPS), notes::add);
     }
 
     private static Column scaled(Column column, double factor) {
@@ -232,14 +196,7 @@ public final class RunLogCsv {
             case NONE -> notes.add("currents have no sign: told by the voltage");
         }
         SampleLog log = possible(volts, amps);
-        if (oddTemperatures > 0)
-            notes.add(
-                    "%s left out: no can gets that cold or that hot"
-                            .formatted(
-                                    Count.of(
-                                            oddTemperatures,
-                                            "temperature was",
-                                            "temperatures were")));
+        celsius.say(notes::add);
         if (timeline.size() == 0 && problems.isEmpty()) problem(0, "has no samples");
         return new RunLog(name, sha256, log, problems, skipped, notes);
     }

@@ -40,7 +40,7 @@ final class DemoServiceTest {
     void theHistoryShowsWhenItBegan() {
         List<StrayBands.Span> empty = pack.bands().orElseThrow().nearEmpty();
         StrayBands.Span first = empty.get(0);
-        assertTrue(Math.abs(first.strays().get(1)) < 4, "alike in 2024: " + first);
+        assertTrue(Math.abs(first.figures().get(1)) < 4, "alike in 2024: " + first);
         OptionalDouble last = StrayBands.usual(pack.recent().orElseThrow().nearEmpty(), 1);
         assertTrue(last.orElseThrow() < -60, "far below in 2026: " + last);
         assertTrue(pack.history().orElseThrow().days() > 600);

@@ -323,7 +323,8 @@ final class SampleFacts {
                         new PackLog(
                                 List.of(0.0, 3600.0),
                                 List.of(2.0, -1.0),
-                                List.of(List.of(3.31, 3.32), List.of(3.30, 3.31)))),
+                                List.of(List.of(3.31, 3.32), List.of(3.30, 3.31)),
+                                Optional.of(List.of(List.of(4.5, 6.0))))),
                 new UseFact.GroupsSeen("Gate lamp", 0, List.of(3.31, 3.30)),
                 new UseFact.CanProbed("Gate lamp", A, 3.278),
                 new UseFact.CanWarm("Gate lamp", B, 31.5),
@@ -331,7 +332,8 @@ final class SampleFacts {
                 new UseFact.GroupRetested("Gate lamp", 1, 20.9, LocalDate.of(2026, 1, 4)),
                 new UseFact.CellReconnected("Gate lamp", A),
                 new UseFact.CellReplaced("Gate lamp", 0, A, B, "at 0 V within hours"),
-                new UseFact.AlarmsSet("Gate lamp", new Alarms(2.6, 3.62, 40)),
+                new UseFact.AlarmsSet(
+                        "Gate lamp", new Alarms(2.6, 3.62, 40, OptionalDouble.of(42))),
                 new UseFact.TroubleSetAside(
                         "Gate lamp", 1, Trouble.MISREAD, "its lead is the longest"),
                 new PlanFact.PartsPriced(List.of(new PartPrice(Part.STRIP, new Price(1.2, "EUR")))),
