@@ -22,6 +22,10 @@ public record CapacityBounds(double usableMilliampHours, double spreadMilliampHo
 
     /// Bounds in whole ticks.
     record InTicks(long usable, long spread) {
+        InTicks withUsable(long better) {
+            return new InTicks(Math.min(usable, better), spread);
+        }
+
         CapacityBounds inMilliampHours(int ticksPerMilliampHour) {
             return new CapacityBounds(
                     (double) usable / ticksPerMilliampHour, (double) spread / ticksPerMilliampHour);

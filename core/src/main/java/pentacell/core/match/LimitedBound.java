@@ -46,13 +46,8 @@ final class LimitedBound {
         this.lot = lot;
         largestSize = Arrays.stream(lot.groupSizes()).max().orElseThrow();
         int smallestSize = Arrays.stream(lot.groupSizes()).min().orElseThrow();
-        row =
-                IntStream.range(0, lot.size())
-                        .boxed()
-                        .sorted(Comparator.comparingDouble(lot::milliohms))
-                        .mapToInt(Integer::intValue)
-                        .toArray();
-        windowEnd = windowEnds();
+        row = ResistanceRow.cells(lot);
+        windowEnd = ResistanceRow.windowEnds(lot, row);
         windowSum = windowSums(smallestSize);
     }
 
@@ -73,17 +68,6 @@ final class LimitedBound {
             else impossible = middle;
         }
         return possible;
-    }
-
-    private int[] windowEnds() {
-        int[] ends = new int[row.length];
-        int end = 0;
-        for (int begin = 0; begin < row.length; begin++) {
-            double highest = lot.milliohms(row[begin]) + lot.maxIrSpread() + 1e-9;
-            while (end < row.length && lot.milliohms(row[end]) <= highest) end++;
-            ends[begin] = end;
-        }
-        return ends;
     }
 
     /// Cells of a lot are numbered strongest first, so the strongest of a window are those of the

@@ -54,10 +54,11 @@ final class PlainMatch {
                     .ifPresent(sweep -> starts.add(0, new Grouping(lot, sweep)));
         Search search = new Search(lot, rules.selection(), bounds, effort, watch, starts.get(0));
         search.run(given.isPresent() ? List.of(starts.get(0)) : starts);
+        CapacityBounds.InTicks proven = search.bounds();
         Grouping found = search.best();
         even(found, rules, effort.seed());
         return new Matched(
-                result(found, reach.far(), rules, bounds, ending(search, found, rules, bounds)));
+                result(found, reach.far(), rules, proven, ending(search, found, rules, proven)));
     }
 
     private static Reach reach(

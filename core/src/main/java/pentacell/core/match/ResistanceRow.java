@@ -12,12 +12,7 @@ final class ResistanceRow {
 
     ResistanceRow(CandidateTable lot) {
         int n = lot.size();
-        cellAt =
-                IntStream.range(0, n)
-                        .boxed()
-                        .sorted(Comparator.comparingDouble(lot::milliohms))
-                        .mapToInt(Integer::intValue)
-                        .toArray();
+        cellAt = cells(lot);
         from = new int[n];
         until = new int[n];
         int begin = 0;
@@ -30,6 +25,29 @@ final class ResistanceRow {
             from[cell] = begin;
             until[cell] = end;
         }
+    }
+
+    /// The cells of a lot in order of resistance, of two alike the weaker first.
+    static int[] cells(CandidateTable lot) {
+        return IntStream.range(0, lot.size())
+                .boxed()
+                .sorted(
+                        Comparator.<Integer>comparingDouble(lot::milliohms)
+                                .thenComparing(Comparator.reverseOrder()))
+                .mapToInt(Integer::intValue)
+                .toArray();
+    }
+
+    /// First place in a row that no longer lies in the window beginning at a place.
+    static int[] windowEnds(CandidateTable lot, int[] row) {
+        int[] ends = new int[row.length];
+        int end = 0;
+        for (int begin = 0; begin < row.length; begin++) {
+            double highest = lot.milliohms(row[begin]) + lot.maxIrSpread() + 1e-9;
+            while (end < row.length && lot.milliohms(row[end]) <= highest) end++;
+            ends[begin] = end;
+        }
+        return ends;
     }
 
     /// One of the cells within the limit of a cell, perhaps itself.

@@ -25,6 +25,7 @@ final class Search {
     private static final int WORKERS = 4;
     private static final int MOST_PROPOSALS = 200_000;
     private static final int PROPOSALS_PER_CELL = 5_000;
+    private static final int NEAR_PROPOSALS_PER_CELL = 8_000;
     private static final int LEAST_ROUNDS_WITHOUT_GAIN = 6;
     private static final double LAST_REACH_TICKS = 0.447;
 
@@ -32,6 +33,8 @@ final class Search {
     private static final int MOST_NEAR_PROPOSALS = 600_000;
 
     private static final int MOST_TIMES_LONGER = 16;
+
+    private static final int STEPS_A_ROUND = 500_000;
     private static final double LAST_NEAR_REACH_MILLIAMP_HOURS = 3;
 
     /// How far each worker roams, in standard deviations of the lot, and which part of the way to
@@ -42,10 +45,10 @@ final class Search {
 
     private final CandidateTable lot;
     private final Selection selection;
-    private final CapacityBounds.InTicks bounds;
     private final SearchEffort effort;
     private final SearchWatch watch;
     private final Optional<ResistanceRow> row;
+    private CapacityBounds.InTicks bounds;
     private Grouping best;
     private Score bestScore;
     private Ending ending = Ending.SEARCHED;
@@ -69,6 +72,11 @@ final class Search {
 
     Grouping best() {
         return best;
+    }
+
+    /// What cannot be beaten, as far as is known by now.
+    CapacityBounds.InTicks bounds() {
+        return bounds;
     }
 
     Ending ending() {
@@ -99,7 +107,12 @@ final class Search {
 
     private void rounds(ExecutorService workers) throws InterruptedException {
         SplittableRandom seeds = new SplittableRandom(effort.seed());
-        int patience = Math.max(LEAST_ROUNDS_WITHOUT_GAIN, effort.rounds() / 2);
+        // under a limit on IR gains come late
+        int patience =
+                row.isPresent()
+                        ? effort.rounds()
+                        : Math.max(LEAST_ROUNDS_WITHOUT_GAIN, effort.rounds() / 2);
+        Optional<RowBisection> along = along();
         int withoutGain = 0;
         int length = 1;
         for (int round = 1; round <= effort.rounds() && withoutGain < patience; round += length) {
@@ -110,10 +123,24 @@ final class Search {
                 break;
             }
             length = Math.min(length(withoutGain), effort.rounds() - round + 1);
-            boolean gained = keepBest(workers, tasks(seeds, length));
+            List<Callable<Grouping>> tasks = tasks(seeds, length);
+            if (along.isPresent() && round > 1) {
+                Grouping from = best.copy();
+                long steps = (long) STEPS_A_ROUND * length;
+                tasks.add(0, () -> along.get().raised(from, steps));
+            }
+            boolean gained = keepBest(workers, tasks);
+            if (along.isPresent()) bounds = bounds.withUsable(along.get().bound());
             withoutGain = gained ? 0 : withoutGain + length;
         }
         if (bestScore.isFirstAimProven(bounds, selection)) ending = Ending.PROVEN_BEST;
+    }
+
+    /// Small lots under a limit on IR are gone along cell by cell, beside the walks.
+    private Optional<RowBisection> along() {
+        return selection == Selection.STRONGEST && RowPacking.isFor(lot)
+                ? Optional.of(new RowBisection(lot, bounds.usable(), watch::stop))
+                : Optional.empty();
     }
 
     /// How many rounds' work goes into the next walks: under a limit on IR the more, the longer
@@ -185,7 +212,7 @@ final class Search {
         return new Cooling(
                 NEAR_REACH[worker] * lot.sigmaTicks(),
                 LAST_NEAR_REACH_MILLIAMP_HOURS * lot.ticksPerMilliampHour(),
-                timesLonger * Math.min(MOST_NEAR_PROPOSALS, PROPOSALS_PER_CELL * lot.size()));
+                timesLonger * Math.min(MOST_NEAR_PROPOSALS, NEAR_PROPOSALS_PER_CELL * lot.size()));
     }
 
     /// What a worker asks for when the best so far is `score`.

@@ -1,0 +1,77 @@
+package pentacell.core.match;
+
+import java.util.List;
+import java.util.function.BooleanSupplier;
+import pentacell.core.match.RowPacking.Answer;
+import pentacell.core.match.RowPacking.Breadth;
+
+/// Raises the best grouping of a small lot towards the bound, and lowers the bound, by asking
+/// [RowPacking] for bars between them: what is reached is better, what is out of reach is a bound.
+///
+/// First whether anything is better at all, looking at every way, for often that is soon known.
+/// Where it is not, ever more ways are looked at; whenever a bar is reached the next lies twice as
+/// far above. It goes on from round to round, with the best of all that was found until then.
+final class RowBisection {
+    /// So much is looked at, one after the other.
+    private static final List<Breadth> BREADTHS =
+            List.of(
+                    Breadth.all(600_000),
+                    new Breadth(100, 20, 1_000, 4_000_000),
+                    new Breadth(30, 100, 10_000, 4_000_000),
+                    new Breadth(300, 20, 1_000, 8_000_000),
+                    new Breadth(100, 100, 10_000, 8_000_000),
+                    new Breadth(300, 50, 3_000, 20_000_000),
+                    new Breadth(1_000, 50, 5_000, 60_000_000),
+                    new Breadth(1_000, 300, 20_000, 60_000_000),
+                    Breadth.all(300_000_000));
+
+    private final CandidateTable lot;
+    private final BooleanSupplier stop;
+    private int breadth;
+    private long step = 1;
+    private long bound;
+
+    /// @param bound what no grouping can beat, in ticks
+    /// @param stop asked now and then
+    RowBisection(CandidateTable lot, long bound, BooleanSupplier stop) {
+        this.lot = lot;
+        this.bound = bound;
+        this.stop = stop;
+    }
+
+    /// Goes on from the best grouping so far; what comes out is at least as good.
+    ///
+    /// @param steps after so many, in steps of [RowPacking], no new bar is asked for
+    Grouping raised(Grouping from, long steps) {
+        Grouping best = from;
+        long left = steps;
+        while (left > 0
+                && breadth < BREADTHS.size()
+                && bound > best.smallest()
+                && !stop.getAsBoolean()) {
+            long bar = Math.min(best.smallest() + step, bound);
+            RowPacking packing = new RowPacking(lot, BREADTHS.get(breadth));
+            switch (packing.reaches(bar, stop)) {
+                case Answer.Reached reached -> {
+                    best = reached.grouping();
+                    step *= 2;
+                }
+                case Answer.OutOfReach none -> {
+                    bound = bar - 1;
+                    step = 1;
+                }
+                case Answer.Unknown nothing -> {
+                    if (step == 1) breadth++;
+                    step = 1;
+                }
+            }
+            left -= packing.stepsTaken();
+        }
+        return best;
+    }
+
+    /// What no grouping can beat, in ticks.
+    long bound() {
+        return bound;
+    }
+}
