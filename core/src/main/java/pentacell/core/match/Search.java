@@ -33,6 +33,7 @@ final class Search {
     private static final int MOST_NEAR_PROPOSALS = 600_000;
 
     private static final int MOST_TIMES_LONGER = 16;
+    private static final int CELLS_FOR_LONGER = 1_500;
 
     private static final int STEPS_A_ROUND = 500_000;
     private static final double LAST_NEAR_REACH_MILLIAMP_HOURS = 3;
@@ -122,7 +123,7 @@ final class Search {
                 ending = Ending.CUT_SHORT;
                 break;
             }
-            length = Math.min(length(withoutGain), effort.rounds() - round + 1);
+            length = Math.min(length(round, withoutGain), effort.rounds() - round + 1);
             List<Callable<Grouping>> tasks = tasks(seeds, length);
             if (along.isPresent() && round > 1) {
                 Grouping from = best.copy();
@@ -144,9 +145,11 @@ final class Search {
     }
 
     /// How many rounds' work goes into the next walks: under a limit on IR the more, the longer
-    /// nothing was gained.
-    private int length(int withoutGain) {
-        return row.isPresent() ? Math.clamp(withoutGain, 1, MOST_TIMES_LONGER) : 1;
+    /// nothing was gained, and in a large lot from early on, for there the first gains are cheap.
+    private int length(int round, int withoutGain) {
+        if (row.isEmpty()) return 1;
+        long ofLargeLot = (long) round * lot.size() / CELLS_FOR_LONGER;
+        return Math.clamp(Math.max(withoutGain, ofLargeLot), 1, MOST_TIMES_LONGER);
     }
 
     private List<Callable<Grouping>> tasks(SplittableRandom seeds, int timesLonger) {

@@ -17,7 +17,12 @@ import java.util.stream.IntStream;
 /// by bisection under the proven bound; from either end of the row, with steep and with flat
 /// weights, from the cells that the bound itself would use and from all.
 final class SparingSweep {
-    private static final double[] STEEPNESS = {0.3, 1};
+    private static final double[] STEEPNESS = {0.1, 0.3, 0.6, 1};
+
+    /// So far above what is reached already bars are tried, as shares of the bound: where one fails
+    /// a higher one may still be filled.
+    private static final double[] TRIED_ABOVE = {0, 2e-4, 5e-4, 1e-3};
+
     private static final int THETA_BISECTIONS = 10;
     private static final double LEAST_SHARE_OF_BOUND = 0.9;
 
@@ -62,18 +67,25 @@ final class SparingSweep {
         for (boolean[] cells : new boolean[][] {all, used}) {
             for (int[] row : List.of(row(cells, true), row(cells, false)))
                 for (double steepness : STEEPNESS) {
-                    // a bar that is not over what is reached already is not worth a search
-                    long high = bound;
-                    for (long bar = reached + 1; bar <= high; bar = (reached + high + 1) >>> 1) {
+                    long before = reached;
+                    for (double above : TRIED_ABOVE) {
+                        long bar = reached + 1 + (long) (above * bound);
+                        Optional<int[]> found =
+                                bar > bound ? Optional.empty() : sweep(row, steepness, bar);
+                        if (found.isEmpty()) continue;
+                        best = found;
+                        reached = bar;
+                    }
+                    long high = reached > before ? bound : reached;
+                    while (high - reached >= fineness && !stop.getAsBoolean()) {
+                        long bar = (reached + high + 1) >>> 1;
                         Optional<int[]> found = sweep(row, steepness, bar);
                         if (found.isPresent()) {
                             best = found;
                             reached = bar;
-                        } else if (bar == reached + 1) break;
-                        else high = bar - 1;
-                        if (high - reached < fineness) break;
-                        if (stop.getAsBoolean()) return best;
+                        } else high = bar - 1;
                     }
+                    if (stop.getAsBoolean()) return best;
                 }
         }
         return best;
