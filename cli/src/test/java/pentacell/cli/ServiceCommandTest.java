@@ -69,7 +69,7 @@ final class ServiceCommandTest {
         assertEquals(5, finding.get("cellsOff").asInt());
         assertEquals(0.75, finding.get("figures").get("capacityShare").asDouble(), 0.03);
         assertTrue(finding.get("sure").asDouble() > 0.8);
-        assertTrue(finding.get("check").asString().contains("20 mV"));
+        assertTrue(finding.get("check").asString().contains("20\u00a0mV"));
         assertTrue(
                 commands.json().get("spreadLowMillivolts").asDouble()
                         > commands.json().get("spreadHighMillivolts").asDouble());
