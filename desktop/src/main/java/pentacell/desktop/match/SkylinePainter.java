@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchFigures.GroupFigures;
@@ -91,8 +92,12 @@ final class SkylinePainter {
                 Anchor.LEFT,
                 0,
                 top - 0.7 * em,
-                "Tops magnified: the strip is %s high, figures are mAh over the smallest group"
-                        .formatted(Quantity.CAPACITY.text(range)));
+                "Tops magnified: the strip is %s high%s"
+                        .formatted(
+                                Quantity.CAPACITY.text(range),
+                                hasFigures(column)
+                                        ? ", figures are mAh over the smallest group"
+                                        : ""));
         pen.fill(Hue.SHEET, 1, left, top, width - left, height);
         double base = scale.pixel(least);
         for (int group = 0; group < shown.groups().size(); group++) {
@@ -100,9 +105,16 @@ final class SkylinePainter {
             double sum = shown.figures().groups().get(group).milliampHours();
             double y = scale.pixel(sum);
             boolean smallest = sum == least;
-            pen.fill(Hue.MEASURED, smallest ? 0.5 : 0.28, x + 2, y, column - 4, top + height - y);
-            pen.line(Hue.MEASURED, 2, x + 2, y, x + column - 2, y);
-            if (column > 1.8 * em)
+            double gap = gap(column);
+            pen.fill(
+                    Hue.MEASURED,
+                    smallest ? 0.5 : 0.28,
+                    x + gap,
+                    y,
+                    column - 2 * gap,
+                    top + height - y);
+            pen.line(Hue.MEASURED, 2, x + gap, y, x + column - gap, y);
+            if (hasFigures(column))
                 pen.text(
                         smallest ? Hue.ACCENT : Hue.INK,
                         column > 3.4 * em ? 1.1 : 0.85,
@@ -118,6 +130,15 @@ final class SkylinePainter {
         pen.frame(Hue.RULE, 1, left, top, width - left - 1, height);
     }
 
+    private boolean hasFigures(double column) {
+        return column > 1.8 * em;
+    }
+
+    /// On either side of a group; of very many groups a narrow one.
+    private static double gap(double column) {
+        return Math.min(2, 0.15 * column);
+    }
+
     private void stacks(double left, double column, double top, double bottom) {
         double most =
                 shown.figures().groups().stream()
@@ -125,26 +146,33 @@ final class SkylinePainter {
                         .max()
                         .orElse(1);
         Scale scale = new Scale(0, most, bottom, top);
+        int numbered =
+                IntStream.of(1, 5, 10, 20)
+                        .filter(each -> each * column > 1.4 * em)
+                        .findFirst()
+                        .orElse(50);
         new Axis(scale, 5, Hue.RULE, 0.85)
                 .upright(pen, left - 4, left + column * shown.groups().size(), 2);
         for (int group = 0; group < shown.groups().size(); group++) {
             double x = left + group * column;
+            double gap = gap(column);
             double sum = 0;
             for (Candidate cell : shown.groups().get(group)) {
                 double from = scale.pixel(sum);
                 sum += cell.milliampHours();
                 double to = scale.pixel(sum);
-                Block block = new Block(cell.id(), group, x + 2, to, column - 4, from - to);
+                Block block = new Block(cell.id(), group, x + gap, to, column - 2 * gap, from - to);
                 blocks.add(block);
                 cell(block, cell);
             }
-            if (column > 1.4 * em)
+            boolean isAtTheEdge = numbered > 1 && group == shown.groups().size() - 1;
+            if ((group + 1) % numbered == 0)
                 pen.text(
                         Hue.INK,
                         1,
                         true,
-                        Anchor.CENTRE,
-                        x + column / 2,
+                        isAtTheEdge ? Anchor.RIGHT : Anchor.CENTRE,
+                        isAtTheEdge ? x + column : x + column / 2,
                         bottom + 0.8 * em,
                         String.valueOf(group + 1));
         }
