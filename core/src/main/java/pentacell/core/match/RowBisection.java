@@ -30,13 +30,16 @@ final class RowBisection {
     private int breadth;
     private long step = 1;
     private long bound;
+    private long left;
 
     /// @param bound what no grouping can beat, in ticks
+    /// @param most work in all, in steps of [RowPacking]
     /// @param stop asked now and then
-    RowBisection(CandidateTable lot, long bound, BooleanSupplier stop) {
+    RowBisection(CandidateTable lot, long bound, long most, BooleanSupplier stop) {
         this.lot = lot;
         this.bound = bound;
         this.stop = stop;
+        left = most;
     }
 
     /// Goes on from the best grouping so far; what comes out is at least as good.
@@ -44,13 +47,13 @@ final class RowBisection {
     /// @param steps after so many, in steps of [RowPacking], no new bar is asked for
     Grouping raised(Grouping from, long steps) {
         Grouping best = from;
-        long left = steps;
-        while (left > 0
+        long until = left - steps;
+        while (left > Math.max(0, until)
                 && breadth < BREADTHS.size()
                 && bound > best.smallest()
                 && !stop.getAsBoolean()) {
             long bar = Math.min(best.smallest() + step, bound);
-            RowPacking packing = new RowPacking(lot, BREADTHS.get(breadth));
+            RowPacking packing = new RowPacking(lot, BREADTHS.get(breadth).within(left));
             switch (packing.reaches(bar, stop)) {
                 case Answer.Reached reached -> {
                     best = reached.grouping();

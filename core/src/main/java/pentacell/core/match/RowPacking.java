@@ -70,6 +70,11 @@ final class RowPacking {
     /// @param tries cells that are tried for them
     /// @param steps cells that are tried in all
     record Breadth(int ways, int groups, int tries, long steps) {
+        /// The same in no more steps.
+        Breadth within(long most) {
+            return new Breadth(ways, groups, tries, Math.min(steps, most));
+        }
+
         /// Every way, until the steps give out.
         static Breadth all(long steps) {
             return new Breadth(Integer.MAX_VALUE, Integer.MAX_VALUE, Integer.MAX_VALUE, steps);

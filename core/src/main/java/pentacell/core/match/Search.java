@@ -38,11 +38,11 @@ final class Search {
     private static final int STEPS_A_ROUND = 500_000;
     private static final double LAST_NEAR_REACH_MILLIAMP_HOURS = 3;
 
-    /// How far each worker roams, in standard deviations of the lot, and which part of the way to
-    /// the bound it asks for.
+    /// How far each worker roams, in standard deviations of the lot.
     private static final double[] NEAR_REACH = {0.25, 0.5, 1, 2};
 
-    private static final double[] NEAR_PART = {0.5, 0.1, 0.25, 0.1};
+    /// So much of the way to the bound is asked for: nearer goals and farther ones come to less.
+    private static final double NEAR_PART = 0.5;
 
     private final CandidateTable lot;
     private final Selection selection;
@@ -108,15 +108,10 @@ final class Search {
 
     private void rounds(ExecutorService workers) throws InterruptedException {
         SplittableRandom seeds = new SplittableRandom(effort.seed());
-        // under a limit on IR gains come late
-        int patience =
-                row.isPresent()
-                        ? effort.rounds()
-                        : Math.max(LEAST_ROUNDS_WITHOUT_GAIN, effort.rounds() / 2);
         Optional<RowBisection> along = along();
         int withoutGain = 0;
         int length = 1;
-        for (int round = 1; round <= effort.rounds() && withoutGain < patience; round += length) {
+        for (int round = 1; round <= effort.rounds() && withoutGain < patience(); round += length) {
             watch.searched(progress(round));
             if (bestScore.isProven(bounds, selection)) break;
             if (watch.stop()) {
@@ -140,8 +135,20 @@ final class Search {
     /// Small lots under a limit on IR are gone along cell by cell, beside the walks.
     private Optional<RowBisection> along() {
         return selection == Selection.STRONGEST && RowPacking.isFor(lot)
-                ? Optional.of(new RowBisection(lot, bounds.usable(), watch::stop))
+                ? Optional.of(
+                        new RowBisection(
+                                lot,
+                                bounds.usable(),
+                                (long) STEPS_A_ROUND * effort.rounds(),
+                                watch::stop))
                 : Optional.empty();
+    }
+
+    /// So many rounds may gain nothing. Under a limit on IR gains come late.
+    private int patience() {
+        return row.isPresent() && !bestScore.isFirstAimProven(bounds, selection)
+                ? effort.rounds()
+                : Math.max(LEAST_ROUNDS_WITHOUT_GAIN, effort.rounds() / 2);
     }
 
     /// How many rounds' work goes into the next walks: under a limit on IR the more, the longer
@@ -224,7 +231,7 @@ final class Search {
         long narrower = share(score.spread() - 1, bounds.spread(), worker);
         long higher =
                 row.isPresent()
-                        ? score.usable() + nearStep(score, worker)
+                        ? score.usable() + nearStep(score)
                         : -share(-(score.usable() + 1), -bounds.usable(), worker);
         return switch (selection) {
             case ALL -> around(narrower, mean(0), random);
@@ -239,8 +246,8 @@ final class Search {
         };
     }
 
-    private long nearStep(Score score, int worker) {
-        return Math.max(1, Math.round(NEAR_PART[worker] * (bounds.usable() - score.usable())));
+    private long nearStep(Score score) {
+        return Math.max(1, Math.round(NEAR_PART * (bounds.usable() - score.usable())));
     }
 
     /// A goal between the smallest step and the bound: the step, an eighth, half, all of the way.

@@ -92,7 +92,7 @@ final class RowPackingTest {
             var first = Windows.cut(lot);
             if (first.isEmpty()) continue;
             long bound = CapacityBounds.of(lot).usable();
-            RowBisection bisection = new RowBisection(lot, bound, () -> false);
+            RowBisection bisection = new RowBisection(lot, bound, 50_000_000, () -> false);
             Grouping from = new Grouping(lot, first.get());
             Grouping best = from;
             // a little in each round
