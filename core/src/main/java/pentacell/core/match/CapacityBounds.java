@@ -22,6 +22,7 @@ public record CapacityBounds(double usableMilliampHours, double spreadMilliampHo
 
     /// Bounds in whole ticks.
     record InTicks(long usable, long spread) {
+        /// With a bound on the smallest group that was found since, where it is nearer.
         InTicks withUsable(long better) {
             return new InTicks(Math.min(usable, better), spread);
         }

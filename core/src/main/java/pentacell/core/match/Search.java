@@ -33,9 +33,13 @@ final class Search {
     private static final int MOST_NEAR_PROPOSALS = 600_000;
 
     private static final int MOST_TIMES_LONGER = 16;
+
+    /// In a lot of so many cells they grow by a round's work each round.
     private static final int CELLS_FOR_LONGER = 1_500;
 
+    /// Work along the row beside a round of walks, in steps of [RowPacking].
     private static final int STEPS_A_ROUND = 500_000;
+
     private static final double LAST_NEAR_REACH_MILLIAMP_HOURS = 3;
 
     /// How far each worker roams, in standard deviations of the lot.

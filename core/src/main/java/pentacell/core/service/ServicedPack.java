@@ -94,7 +94,7 @@ public record ServicedPack(
                         .max()
                         .orElse(1);
         SortedMap<Integer, GroupTrend> trends = trends(use, built.groups().size());
-        Alarms alarms = use.alarms().orElseGet(() -> UseAlarm.usual(built.chemistry()));
+        Alarms alarms = limits(built, use);
         return new ServicedPack(
                 built,
                 use,
@@ -155,6 +155,10 @@ public record ServicedPack(
 
     /// The limits beyond which an alarm is raised: those that were set, else the usual ones.
     public Alarms alarmLimits() {
+        return limits(built, use);
+    }
+
+    private static Alarms limits(PackToBuild built, PackInUse use) {
         return use.alarms().orElseGet(() -> UseAlarm.usual(built.chemistry()));
     }
 

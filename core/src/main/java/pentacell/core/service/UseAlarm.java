@@ -65,7 +65,7 @@ public record UseAlarm(Kind kind, int group, double figure, double limit, Instan
     /// Limits that were passed in a history, at most one of each kind.
     static List<UseAlarm> of(Timeline history, Alarms alarms) {
         List<UseAlarm> passed = new ArrayList<>(ofGroups(history, alarms));
-        passed.addAll(ofProbes(history, alarms.warmest()));
+        if (!history.log().celsius().isEmpty()) passed.addAll(ofProbes(history, alarms.warmest()));
         return passed;
     }
 

@@ -69,7 +69,8 @@ final class HistoryPicture extends StackPane {
         private static final double LEAST_KELVIN = 5;
 
         /// A strip: its figures, the line drawn through its band, and what stands beside it.
-        private record Strip(String words, List<Span> spans, Scale range, String unit, int line) {}
+        private record Strip(
+                String words, List<Span> spans, Scale range, String unit, int line, String whose) {}
 
         void paint() {
             double em = pen.em();
@@ -82,9 +83,10 @@ final class HistoryPicture extends StackPane {
             StrayBands bands = pack.bands();
             Scale millivolts = scale(bands);
             List<Strip> strips = new ArrayList<>();
-            strips.add(new Strip("near full", bands.nearFull(), millivolts, "mV", group));
-            strips.add(new Strip("at rest", bands.atRest(), millivolts, "mV", group));
-            strips.add(new Strip("near empty", bands.nearEmpty(), millivolts, "mV", group));
+            strips.add(new Strip("near full", bands.nearFull(), millivolts, "mV", group, "group"));
+            strips.add(new Strip("at rest", bands.atRest(), millivolts, "mV", group, "group"));
+            strips.add(
+                    new Strip("near empty", bands.nearEmpty(), millivolts, "mV", group, "group"));
             if (!bands.warmth().isEmpty())
                 strips.add(
                         new Strip(
@@ -92,7 +94,8 @@ final class HistoryPicture extends StackPane {
                                 bands.warmth(),
                                 celsius(bands.warmth()),
                                 "°C",
-                                bands.warmestProbe()));
+                                bands.warmestProbe(),
+                                "probe"));
             double high = (bottom - top) / strips.size();
             pen.fill(Hue.SHEET, 1, left, top, right - left, bottom - top);
             days.paint(pen, top, bottom, bottom + 0.9 * em);
@@ -147,7 +150,7 @@ final class HistoryPicture extends StackPane {
                     Anchor.LEFT,
                     right + 6,
                     scale.pixel(last.figures().get(strip.line())),
-                    (strip.unit().equals("mV") ? "group " : "probe ") + (strip.line() + 1));
+                    strip.whose() + " " + (strip.line() + 1));
         }
 
         /// A stretch without a gap; a short one is drawn as wide as can be seen.
