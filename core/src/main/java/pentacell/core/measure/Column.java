@@ -61,7 +61,12 @@ public final class Column {
     /// The column with each reading changed.
     public Column map(Change change) {
         Builder changed = new Builder();
-        for (int i = 0; i < size; i++) changed.add(change.apply(i, get(i)));
+        double[] some = new double[BLOCK];
+        for (int from = 0; from < size; from += BLOCK) {
+            int count = Math.min(BLOCK, size - from);
+            blocks[from >>> BLOCK_BITS].read(0, some, 0, count);
+            for (int i = 0; i < count; i++) changed.add(change.apply(from + i, some[i]));
+        }
         return changed.build();
     }
 

@@ -42,8 +42,12 @@ public record GroupLog(Column seconds, Column amps, List<Column> volts, List<Col
                     for (Column each : volts) sum += each.get(i);
                     return sum / volts.size();
                 };
-        Column settled = CurrentSign.settled(mean, written, CurrentSign.of(mean, written));
-        return new GroupLog(seconds, settled.map((i, amps) -> -amps), volts, celsius);
+        CurrentSign.Convention convention = CurrentSign.of(mean, written);
+        Column drawn =
+                convention == CurrentSign.Convention.DISCHARGE_POSITIVE
+                        ? written
+                        : CurrentSign.settled(mean, written, convention).map((i, amps) -> -amps);
+        return new GroupLog(seconds, drawn, volts, celsius);
     }
 
     /// Number of groups.

@@ -7,6 +7,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -41,7 +42,6 @@ public final class GroupLogCsv {
     private final List<Problem> problems = new ArrayList<>();
     private final List<String> notes = new ArrayList<>();
     private Optional<LogTimeline> timeline = Optional.empty();
-    private boolean isKnown;
     private double ampFactor = 1;
     private int groups;
     private int probes;
@@ -70,10 +70,9 @@ public final class GroupLogCsv {
         try {
             NumberRows rows = new NumberRows();
             try (CsvReader<NumberRows.Row> csv = LogText.of(file).rows(rows)) {
-                for (NumberRows.Row line : csv) {
-                    if (reader.isKnown) reader.line(line);
-                    else if (!reader.header(line, rows)) break;
-                }
+                Iterator<NumberRows.Row> lines = csv.iterator();
+                if (lines.hasNext() && reader.header(lines.next(), rows))
+                    ReadAhead.forEach(lines, reader::line);
             }
         } catch (NoSuchFileException missing) {
             reader.problem(0, "there is no such file");
@@ -134,7 +133,6 @@ public final class GroupLogCsv {
         rows.know(fields, TIME, timeFactor);
         sample = new double[1 + groups + probes];
         timeline = Optional.of(new LogTimeline(sample.length, this::problem, notes::add));
-        isKnown = true;
         return true;
     }
 
@@ -144,7 +142,7 @@ public final class GroupLogCsv {
             if (!Double.isFinite(line.values[value])) {
                 problem(
                         line.line,
-                        "%s \"%s\" is not a number".formatted(name(value), line.odd[value]));
+                        "%s \"%s\" is not a number".formatted(name(value), line.odd(value)));
                 return;
             }
         sample[0] = LogNumber.scaled(line.values[CURRENT], ampFactor);

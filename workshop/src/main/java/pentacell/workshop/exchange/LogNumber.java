@@ -7,6 +7,7 @@ import java.time.LocalDateTime;
 import java.time.YearMonth;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
 import pentacell.core.unit.NumberText;
 
 /// Reads the numbers of long logs: plain decimals by hand, because a million of them through a
@@ -97,10 +98,13 @@ final class LogNumber {
         return new Days().plainDate(text.toCharArray(), 0, text.length());
     }
 
-    /// Reads plain dates one after the other; most are of the day of the one before.
+    /// Reads plain dates one after the other; most are of the hour of the one before.
     static final class Days {
-        private int lastDay;
-        private double lastSeconds;
+        /// Characters up to the hour, as in `2026-03-01T12`.
+        private static final int HOUR = 13;
+
+        private final char[] lastHour = new char[HOUR];
+        private double lastSeconds = Double.NaN;
 
         /// Seconds since 1970 of a plain date such as `2026-03-01T12:00:00`, also with a space in
         /// the middle or Z behind; NaN when it is anything else. By hand, because a formatter takes
@@ -108,39 +112,30 @@ final class LogNumber {
         double plainDate(char[] text, int offset, int length) {
             boolean isZulu = length == 20 && text[offset + 19] == 'Z';
             if (length != 19 && !isZulu) return Double.NaN;
+            if (text[offset + HOUR] != ':' || text[offset + 16] != ':') return Double.NaN;
+            if (!Arrays.equals(text, offset, offset + HOUR, lastHour, 0, HOUR)) {
+                System.arraycopy(text, offset, lastHour, 0, HOUR);
+                lastSeconds = hour(text, offset);
+            }
+            int minute = digits(text, offset + 14, 2);
+            int second = digits(text, offset + 17, 2);
+            boolean isTime = minute >= 0 && minute <= 59 && second >= 0 && second <= 59;
+            return isTime ? lastSeconds + minute * 60.0 + second : Double.NaN;
+        }
+
+        /// Seconds since 1970 of an hour's begin; NaN when there is none such, or before 1970.
+        private static double hour(char[] text, int offset) {
             char middle = text[offset + 10];
             if (text[offset + 4] != '-'
                     || text[offset + 7] != '-'
-                    || (middle != 'T' && middle != ' ')
-                    || text[offset + 13] != ':'
-                    || text[offset + 16] != ':') return Double.NaN;
-            double day =
-                    day(
-                            digits(text, offset, 4),
-                            digits(text, offset + 5, 2),
-                            digits(text, offset + 8, 2));
+                    || (middle != 'T' && middle != ' ')) return Double.NaN;
+            int year = digits(text, offset, 4);
+            int month = digits(text, offset + 5, 2);
+            int day = digits(text, offset + 8, 2);
             int hour = digits(text, offset + 11, 2);
-            int minute = digits(text, offset + 14, 2);
-            int second = digits(text, offset + 17, 2);
-            boolean isTime =
-                    hour >= 0
-                            && hour <= 23
-                            && minute >= 0
-                            && minute <= 59
-                            && second >= 0
-                            && second <= 59;
-            return isTime ? day + hour * 3600.0 + minute * 60.0 + second : Double.NaN;
-        }
-
-        /// Seconds since 1970 of a day's begin; NaN when there is no such day, or before 1970.
-        private double day(int year, int month, int day) {
-            if (year < 1970 || month < 1 || month > 12 || day < 1) return Double.NaN;
-            int number = (100 * year + month) * 100 + day;
-            if (number == lastDay) return lastSeconds;
-            if (day > YearMonth.of(year, month).lengthOfMonth()) return Double.NaN;
-            lastDay = number;
-            lastSeconds = LocalDate.of(year, month, day).toEpochDay() * 86_400.0;
-            return lastSeconds;
+            if (year < 1970 || month < 1 || month > 12 || hour < 0 || hour > 23) return Double.NaN;
+            if (day < 1 || day > YearMonth.of(year, month).lengthOfMonth()) return Double.NaN;
+            return LocalDate.of(year, month, day).toEpochDay() * 86_400.0 + hour * 3600.0;
         }
     }
 

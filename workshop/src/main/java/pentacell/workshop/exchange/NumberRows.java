@@ -9,10 +9,9 @@ import pentacell.workshop.exchange.NumberRows.Row;
 /// Makes numbers of chosen fields of a long table as they are read, without a text for each.
 ///
 /// Until it is known which fields are wanted a row has its fields as texts; after that only those
-/// of wanted fields that are no plain numbers. The same row is given out each time: it holds until
-/// the next one.
+/// of wanted fields that are no plain numbers.
 final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
-    private final Row row = new Row();
+    private Row row = new Row(0, new double[0]);
 
     /// Which value a field is; −1 for none.
     private int[] valueOfField = {};
@@ -21,22 +20,40 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
     private int timeValue = -1;
     private double timeFactor = 1;
     private boolean isKnown;
+    private double[] noValues = {};
 
     /// A line. Its values are NaN where there is none.
     static final class Row {
-        long line;
+        final long line;
         int fields;
 
         /// Fields up to the last that is not empty.
         int filled;
 
-        boolean isBlank;
-        double[] values = {};
+        boolean isBlank = true;
+        final double[] values;
 
-        /// What was read where it is no plain number.
-        String[] odd = {};
+        private String[] odd = {};
 
         List<String> texts = List.of();
+
+        private Row(long line, double[] values) {
+            this.line = line;
+            this.values = values;
+        }
+
+        /// What was read where it is no plain number; else empty.
+        String odd(int value) {
+            return value < odd.length ? odd[value] : "";
+        }
+
+        private void isOdd(int value, String text) {
+            if (odd.length == 0) {
+                odd = new String[values.length];
+                Arrays.fill(odd, "");
+            }
+            odd[value] = text;
+        }
     }
 
     /// Reads numbers from here on.
@@ -49,22 +66,26 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
         Arrays.fill(valueOfField, -1);
         for (int value = 0; value < fields.length; value++)
             if (fields[value] >= 0) valueOfField[fields[value]] = value;
-        row.values = new double[fields.length];
-        row.odd = new String[fields.length];
-        row.texts = List.of();
+        noValues = new double[fields.length];
+        Arrays.fill(noValues, Double.NaN);
         timeValue = time;
         timeFactor = factor;
         isKnown = true;
     }
 
+    /// The same for a row that was read before its fields were known.
+    Row anew(Row read) {
+        handleBegin(read.line);
+        for (int field = 0; field < read.texts.size(); field++) {
+            char[] text = read.texts.get(field).toCharArray();
+            handleField(field, text, 0, text.length, false);
+        }
+        return row;
+    }
+
     @Override
     protected void handleBegin(long startingLineNumber) {
-        row.line = startingLineNumber;
-        row.fields = 0;
-        row.filled = 0;
-        row.isBlank = true;
-        Arrays.fill(row.values, Double.NaN);
-        Arrays.fill(row.odd, "");
+        row = new Row(startingLineNumber, noValues.clone());
         if (!isKnown) row.texts = new ArrayList<>();
     }
 
@@ -79,26 +100,29 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
         }
         int value = field < valueOfField.length ? valueOfField[field] : -1;
         if (value < 0) return;
-        double plain = LogNumber.plain(buffer, offset, length);
         row.values[value] =
                 value == timeValue
-                        ? time(plain, buffer, offset, length)
-                        : Double.isNaN(plain)
-                                ? LogNumber.parse(odd(value, buffer, offset, length))
-                                : plain;
+                        ? time(buffer, offset, length)
+                        : number(value, buffer, offset, length);
     }
 
-    private double time(double plain, char[] buffer, int offset, int length) {
-        if (!Double.isNaN(plain)) return LogNumber.scaled(plain, timeFactor);
+    private double number(int value, char[] buffer, int offset, int length) {
+        double plain = LogNumber.plain(buffer, offset, length);
+        return Double.isNaN(plain) ? LogNumber.parse(odd(value, buffer, offset, length)) : plain;
+    }
+
+    private double time(char[] buffer, int offset, int length) {
         double date = days.plainDate(buffer, offset, length);
-        return Double.isNaN(date)
+        if (!Double.isNaN(date)) return date;
+        double plain = LogNumber.plain(buffer, offset, length);
+        return Double.isNaN(plain)
                 ? LogNumber.time(odd(timeValue, buffer, offset, length), timeFactor)
-                : date;
+                : LogNumber.scaled(plain, timeFactor);
     }
 
     private String odd(int value, char[] buffer, int offset, int length) {
         String text = new String(buffer, offset, length).strip();
-        row.odd[value] = text;
+        row.isOdd(value, text);
         return text;
     }
 

@@ -10,7 +10,7 @@ import java.nio.file.Path;
 import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
@@ -97,20 +97,20 @@ public final class RunLogCsv {
 
     private void lines(CsvReader<NumberRows.Row> csv, NumberRows rows, char separator) {
         Optional<LogColumns> known = Optional.empty();
-        int preamble = 0;
-        for (NumberRows.Row row : csv) {
-            if (known.isEmpty()) {
-                known = LogColumns.of(row.texts);
-                if (known.isEmpty() && ++preamble > LogText.MOST_PREAMBLE) break;
-                if (known.isEmpty()) continue;
-                names = row.fields;
-                List<String> texts = row.texts;
-                know(rows, known.get());
-                if (known.get().isHeader()) continue;
+        Iterator<NumberRows.Row> all = csv.iterator();
+        for (int above = 0; known.isEmpty() && above <= LogText.MOST_PREAMBLE; above++) {
+            if (!all.hasNext()) break;
+            NumberRows.Row row = all.next();
+            known = LogColumns.of(row.texts);
+            if (known.isEmpty()) continue;
+            LogColumns at = known.get();
+            names = row.fields;
+            know(rows, at);
+            if (!at.isHeader()) {
                 notes.add("no column names: taken as time in s, voltage, current");
-                first(row, texts, known.get());
+                line(rows.anew(row), at);
             }
-            line(row, known.get());
+            ReadAhead.forEach(all, each -> line(each, at));
         }
         timeline.end();
         if (tooMany > 0 && timeline.size() == 0)
@@ -129,15 +129,6 @@ public final class RunLogCsv {
         fields[CELSIUS] = at.celsius();
         fields[TIME] = at.time();
         rows.know(fields, TIME, at.timeFactor());
-    }
-
-    /// The first line of a table without a header was read before its columns were known.
-    private static void first(NumberRows.Row row, List<String> texts, LogColumns at) {
-        Arrays.fill(row.values, Double.NaN);
-        Arrays.fill(row.odd, "");
-        row.values[TIME] = LogNumber.parse(texts.get(at.time()));
-        row.values[VOLTS] = LogNumber.parse(texts.get(at.volts()));
-        row.values[AMPS] = LogNumber.parse(texts.get(at.amps()));
     }
 
     private void line(NumberRows.Row row, LogColumns at) {
@@ -167,7 +158,7 @@ public final class RunLogCsv {
         problem(
                 row.line,
                 "%s \"%s\" is not a number, expected one such as 3.684"
-                        .formatted(what, row.odd[value]));
+                        .formatted(what, row.odd(value)));
         return true;
     }
 
