@@ -79,6 +79,14 @@ public record ProvedPack(
                 });
     }
 
+    /// At which voltage of a group the next test ends unless somebody says otherwise: like the one
+    /// before, so that both can be compared; the first at the chemistry's own end.
+    public double usualEndVolts() {
+        return tests.isEmpty()
+                ? built.chemistry().endVolts()
+                : tests.get(tests.size() - 1).endVolts();
+    }
+
     /// The load tests of a pack alone.
     static List<Tested> tests(Proof said, PackToBuild built, OptionalDouble correction) {
         return said.tests().values().stream()

@@ -30,7 +30,7 @@ final class LoadLogs implements GroupLogIntake.Taker {
         return intake;
     }
 
-    /// At which voltage of a group tests end; empty for the chemistry's own.
+    /// At which voltage of a group tests end; empty for what is usual for the pack.
     void endsAt(OptionalDouble volts) {
         endVolts = volts;
     }
@@ -64,8 +64,7 @@ final class LoadLogs implements GroupLogIntake.Taker {
                                 new ProofFact.LoadTested(
                                         pack,
                                         log.name(),
-                                        endVolts.orElse(
-                                                judged.pack().built().chemistry().endVolts()),
+                                        endVolts.orElse(judged.pack().usualEndVolts()),
                                         log.kept())));
     }
 }

@@ -112,9 +112,7 @@ final class LoadTestPane extends VBox {
                                 .orElse(List.of()));
         tests.setValue(model.testProperty().get().map(Tested::name).orElse(null));
         end.empty(
-                judged.map(now ->
-                                Quantity.VOLTAGE.number(
-                                        now.pack().built().chemistry().endVolts(), 2))
+                judged.map(now -> Quantity.VOLTAGE.number(now.pack().usualEndVolts(), 2))
                         .orElse("3.00"));
         isFilling = false;
         boolean isKnown =

@@ -216,7 +216,7 @@ final class ProveQuick {
                 new ProofFact.HandRead(
                         pack,
                         handTest(judged.pack().said()),
-                        judged.pack().built().chemistry().endVolts(),
+                        judged.pack().usualEndVolts(),
                         amps.getAsDouble(),
                         volts));
     }

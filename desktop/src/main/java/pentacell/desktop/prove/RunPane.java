@@ -9,6 +9,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.PackToBuild;
+import pentacell.core.prove.ProvedPack;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.Captioned;
 import pentacell.desktop.kit.ControlRow;
@@ -106,20 +107,21 @@ final class RunPane extends VBox {
         return field;
     }
 
-    private Optional<PackToBuild> pack() {
-        return model.judgedProperty().get().map(now -> now.pack().built());
+    private Optional<ProvedPack> proved() {
+        return model.judgedProperty().get().map(ProveModel.Judged::pack);
     }
 
     private void begin() {
-        Optional<PackToBuild> pack = pack();
-        if (pack.isEmpty()) return;
+        Optional<ProvedPack> proved = proved();
+        if (proved.isEmpty()) return;
+        PackToBuild pack = proved.get().built();
         try {
-            double drawn = amps.number().orElse(usualAmps(pack.get()));
-            double endVolts = end.number().orElse(pack.get().chemistry().endVolts());
+            double drawn = amps.number().orElse(usualAmps(pack));
+            double endVolts = end.number().orElse(proved.get().usualEndVolts());
             message.setText("");
             model.desk().settings().put(BOARD, board.getText().strip());
             model.desk().settings().put(LOAD, load.getText().strip());
-            run.begin(pack.get(), board.getText().strip(), load.getText().strip(), drawn, endVolts);
+            run.begin(pack, board.getText().strip(), load.getText().strip(), drawn, endVolts);
         } catch (NotUnderstood said) {
             // the field says what was expected
         }
@@ -135,12 +137,13 @@ final class RunPane extends VBox {
 
     private void show() {
         LineRun.Status status = run.statusProperty().get();
-        Optional<PackToBuild> pack = pack();
+        Optional<ProvedPack> proved = proved();
+        Optional<PackToBuild> pack = proved.map(ProvedPack::built);
         begin.setDisable(pack.isEmpty() || status.isRunning());
         stop.setDisable(!status.isRunning());
-        pack.ifPresent(now -> {
-            amps.empty(NumberField.plain(usualAmps(now)));
-            end.empty(Quantity.VOLTAGE.number(now.chemistry().endVolts(), 2));
+        proved.ifPresent(now -> {
+            amps.empty(NumberField.plain(usualAmps(now.built())));
+            end.empty(Quantity.VOLTAGE.number(now.usualEndVolts(), 2));
         });
         groups.getItems().setAll(status.last().map(RunPane::rows).orElse(List.of()));
         meaning.setText(meaning(pack, status));

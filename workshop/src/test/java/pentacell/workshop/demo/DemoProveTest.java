@@ -56,6 +56,15 @@ final class DemoProveTest {
     }
 
     @Test
+    void theNextTestEndsWhereTheOneBeforeDid() {
+        ProvedPack untested = ProvedPack.of(state, judged, TarnHollow.DOME).orElseThrow();
+
+        assertEquals(pack.lastWhole().orElseThrow().endVolts(), pack.usualEndVolts());
+        assertEquals(untested.built().chemistry().endVolts(), untested.usualEndVolts());
+        assertTrue(pack.usualEndVolts() > untested.usualEndVolts());
+    }
+
+    @Test
     void theBadClipIsTheOnlyOddPlace() {
         List<HeatLook.Warm> odd = pack.warm().stream().filter(HeatLook.Warm::isOdd).toList();
         assertEquals(1, odd.size());
