@@ -5,6 +5,7 @@ import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.Random;
 import pentacell.core.cell.Chemistry;
@@ -18,7 +19,7 @@ import pentacell.workshop.exchange.GroupLogCsv;
 public final class GroupLogImport {
     private static final int LINES = 1_000_000;
     private static final int GROUPS = 7;
-    private static final int ROUNDS = 7;
+    private static final int ROUNDS = 12;
 
     private GroupLogImport() {}
 
@@ -54,17 +55,22 @@ public final class GroupLogImport {
             }
             System.out.printf(
                     Locale.ROOT,
-                    "%s: bare read %.0f ms, our read %.0f ms (ratio %.2f), judged in %.0f ms (all: ratio %.2f), medians of %d%n",
+                    "%s: bare read %.0f ms, our read %.0f ms (ratio %.2f), judged in %.0f ms (all: ratio %.2f), least of %d%n",
                     what,
-                    LogImport.median(bare),
-                    LogImport.median(read),
-                    LogImport.median(read) / LogImport.median(bare),
-                    LogImport.median(judged),
-                    (LogImport.median(read) + LogImport.median(judged)) / LogImport.median(bare),
+                    least(bare),
+                    least(read),
+                    least(read) / least(bare),
+                    least(judged),
+                    (least(read) + least(judged)) / least(bare),
                     ROUNDS);
         } finally {
             Files.delete(file);
         }
+    }
+
+    /// The least: whatever else the machine does only adds.
+    private static double least(double[] values) {
+        return Arrays.stream(values).min().orElseThrow();
     }
 
     private static void write(Path file, boolean isTest) throws IOException {

@@ -135,40 +135,40 @@ public final class Column {
 
         static Block of(double[] values, int count) {
             int place = 0;
+            double unit = UNITS[0];
             double least = Double.POSITIVE_INFINITY;
             double most = Double.NEGATIVE_INFINITY;
             for (int i = 0; i < count; i++) {
-                place = place(values[i], place);
-                if (place == UNITS.length) return asTheyAre(values, count);
-                least = Math.min(least, values[i]);
-                most = Math.max(most, values[i]);
+                double value = values[i];
+                while (Math.rint(value * unit) / unit != value) {
+                    if (++place == UNITS.length) return asTheyAre(values, count);
+                    unit = UNITS[place];
+                }
+                if (value < least) least = value;
+                if (value > most) most = value;
             }
-            double unit = UNITS[place];
             double smallest = Math.rint(least * unit);
             double range = Math.rint(most * unit) - smallest;
             boolean isExact = Math.max(Math.abs(smallest), Math.abs(smallest + range)) < MOST_WHOLE;
             if (!isExact || range >= 1L << 32) return asTheyAre(values, count);
             int bytesEach = range == 0 ? 0 : range < 1 << 8 ? 1 : range < 1 << 16 ? 2 : 4;
             Block block = new Block(bytesEach, count, smallest, unit);
-            for (int i = 0; i < count; i++) {
-                long steps = (long) (Math.rint(values[i] * unit) - smallest);
-                switch (bytesEach) {
-                    case 0 -> {}
-                    case 1 -> block.bytes[i] = (byte) steps;
-                    case 2 -> block.shorts[i] = (short) steps;
-                    default -> block.ints[i] = (int) steps;
+            switch (bytesEach) {
+                case 0 -> {}
+                case 1 -> {
+                    for (int i = 0; i < count; i++)
+                        block.bytes[i] = (byte) (int) (Math.rint(values[i] * unit) - smallest);
+                }
+                case 2 -> {
+                    for (int i = 0; i < count; i++)
+                        block.shorts[i] = (short) (int) (Math.rint(values[i] * unit) - smallest);
+                }
+                default -> {
+                    for (int i = 0; i < count; i++)
+                        block.ints[i] = (int) (long) (Math.rint(values[i] * unit) - smallest);
                 }
             }
             return block;
-        }
-
-        /// The first decimal place from one on in which a value is a whole number; past the last
-        /// when there is none.
-        private static int place(double value, int from) {
-            int place = from;
-            while (place < UNITS.length && Math.rint(value * UNITS[place]) / UNITS[place] != value)
-                place++;
-            return place;
         }
 
         private static Block asTheyAre(double[] values, int count) {

@@ -30,7 +30,7 @@ public final class CurrentSign {
     public static Convention of(IntToDoubleFunction volts, Column amps) {
         boolean hasPositive = false;
         boolean hasNegative = false;
-        for (int i = 0; i < amps.size(); i++) {
+        for (int i = 0; i < amps.size() && !(hasPositive && hasNegative); i++) {
             double each = amps.get(i);
             hasPositive |= each > REST_AMPS;
             hasNegative |= each < -REST_AMPS;

@@ -1,43 +1,23 @@
 package pentacell.core.service;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
-import java.util.stream.IntStream;
 import org.hipparchus.stat.regression.SimpleRegression;
+import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.unit.Middle;
 
-/// What a log of a pack in use says of the pack as a whole: how its groups' voltage runs over the
-/// charge drawn, and how far each group strays from their median.
-///
-/// The run of the voltage is taken from the log itself, from stretches of a steady current: in bins
-/// of voltage the median slope, and by its integral the charge drawn since the highest state. So no
-/// rest curve needs to be true of these cells.
+/// What a log of a pack in use says of the pack as a whole: its resistance, how its groups' voltage
+/// runs over the charge drawn, and how far each group strays from their median.
 final class PackHistory {
-    private static final int BINS = 32;
-    private static final int MOST_MOMENTS = 5000;
+    /// So many moments of a log tell of all of it.
+    static final int MOST_MOMENTS = 5000;
 
-    /// A stretch is steady while its current changes by less than this part of the highest.
-    private static final double STEADY = 0.2;
-
-    private static final double LOADED = 0.1;
     private static final double STEP = 0.2;
     private static final double LONGEST_STEP_SECONDS = 120;
 
-    /// Over an interval of so many usual ones the clock may have leapt: nothing says that the
-    /// current flowed all the while.
-    private static final double GAP_INTERVALS = 6;
-
-    /// A slope is read over this part of the longest stretch.
-    private static final double PIECE = 0.03;
-
-    /// Beyond this a group does not lie on the same slope as the usual one any more, in V.
-    private static final double FAR_VOLTS = 0.015;
-
-    /// Noise of readings at the ends of what is known, in V.
-    private static final double OUTSIDE_VOLTS = 0.003;
+    private static final double LEAST_STEP_VOLTS = 1e-6;
 
     private static final double DAY_SECONDS = 86_400;
 
@@ -52,12 +32,9 @@ final class PackHistory {
     private final double[] amps;
     private final double most;
     private final double ohms;
-    private final double longestInterval;
     private final double[] inside;
-    private double low;
-    private double high;
-    private final double[] slopes = new double[BINS];
-    private final double[] drawn = new double[BINS + 1];
+    private final double resolution;
+    private final VoltageRun run;
 
     /// A moment of the history.
     ///
@@ -84,9 +61,9 @@ final class PackHistory {
         most = log.mostAmps();
         inside = log.ofGroups(Middle::ofSorting);
         ohms = resistance(inside);
-        longestInterval = GAP_INTERVALS * usualInterval();
+        resolution = finestStep();
         for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * ohms;
-        run();
+        run = new VoltageRun(seconds, amps, inside, resolution);
     }
 
     /// Resistance of the usual group, from steps of the current; 0 without any.
@@ -123,114 +100,7 @@ final class PackHistory {
 
     /// Charge between the highest and the lowest state of the log, in Ah.
     double usedAmpHours() {
-        return drawn[0];
-    }
-
-    private boolean isSteady(int moment) {
-        double now = amps[moment];
-        double before = amps[moment - 1];
-        return Math.abs(now) > LOADED * most
-                && seconds[moment] - seconds[moment - 1] <= longestInterval
-                && Math.abs(now - before) < STEADY * most
-                && now * before > 0;
-    }
-
-    /// The median of the intervals under load, of some thousand of them.
-    private double usualInterval() {
-        int count = Math.clamp(seconds.length - 1, 0, MOST_MOMENTS);
-        return Middle.of(
-                IntStream.range(0, count)
-                        .map(k -> 1 + (int) ((long) k * (seconds.length - 1) / count))
-                        .filter(i -> Math.abs(amps[i]) > LOADED * most)
-                        .mapToDouble(i -> seconds[i] - seconds[i - 1])
-                        .toArray());
-    }
-
-    private double drawnTo(int moment) {
-        return GroupLog.ampHours(
-                seconds[moment - 1], amps[moment - 1], seconds[moment], amps[moment]);
-    }
-
-    private void run() {
-        double longest = 0;
-        double stretch = 0;
-        for (int i = 1; i < inside.length; i++) {
-            stretch = isSteady(i) ? stretch + drawnTo(i) : 0;
-            longest = Math.max(longest, Math.abs(stretch));
-        }
-        low = Arrays.stream(inside).min().orElse(0);
-        high = Arrays.stream(inside).max().orElse(0);
-        List<List<Double>> bins = new ArrayList<>();
-        for (int b = 0; b < BINS; b++) bins.add(new ArrayList<>());
-        double piece = PIECE * longest;
-        int from = 0;
-        double given = 0;
-        for (int i = 1; i < inside.length && piece > 0; i++) {
-            if (!isSteady(i)) {
-                from = i;
-                given = 0;
-                continue;
-            }
-            given += drawnTo(i);
-            if (Math.abs(given) < piece) continue;
-            double slope = -(inside[i] - inside[from]) / given;
-            bins.get(bin((inside[i] + inside[from]) / 2)).add(slope);
-            from = i;
-            given = 0;
-        }
-        fill(bins);
-        double width = (high - low) / BINS;
-        for (int b = BINS - 1; b >= 0; b--) drawn[b] = drawn[b + 1] + width / slopes[b];
-    }
-
-    /// Bins that nothing was read in take the slope of their neighbours.
-    private void fill(List<List<Double>> bins) {
-        double usual = 0;
-        int known = 0;
-        for (int b = 0; b < BINS; b++) {
-            slopes[b] = bins.get(b).isEmpty() ? Double.NaN : Math.max(1e-6, middle(bins.get(b)));
-            if (!Double.isNaN(slopes[b])) {
-                usual += slopes[b];
-                known++;
-            }
-        }
-        double otherwise = known == 0 ? 1 : usual / known;
-        for (int b = 0; b < BINS; b++) {
-            if (!bins.get(b).isEmpty()) continue;
-            double nearest = otherwise;
-            for (int away = 1; away < BINS; away++) {
-                boolean isBelow = b - away >= 0 && !bins.get(b - away).isEmpty();
-                boolean isAbove = b + away < BINS && !bins.get(b + away).isEmpty();
-                if (!isBelow && !isAbove) continue;
-                nearest = isBelow ? slopes[b - away] : slopes[b + away];
-                break;
-            }
-            slopes[b] = nearest;
-        }
-    }
-
-    private int bin(double volts) {
-        return high > low
-                ? Math.clamp((int) ((volts - low) / (high - low) * BINS), 0, BINS - 1)
-                : 0;
-    }
-
-    private double drawnAt(double volts) {
-        int bin = bin(volts);
-        double width = (high - low) / BINS;
-        double above = low + (bin + 1) * width - volts;
-        return drawn[bin + 1] + Math.max(0, above) / slopes[bin];
-    }
-
-    /// The slope from the usual group's voltage to one that strays: a group far below the others
-    /// has come to where the voltage falls faster. NaN where it has come out of all that the usual
-    /// group ever showed: how the voltage runs there is not known.
-    private double slopeBetween(double volts, double stray) {
-        if (volts + stray < low - OUTSIDE_VOLTS || volts + stray > high + OUTSIDE_VOLTS)
-            return Double.NaN;
-        if (Math.abs(stray) < FAR_VOLTS) return slopes[bin(volts)];
-        double apart = drawnAt(volts) - drawnAt(volts + stray);
-        return apart * stray > 0 ? stray / apart : slopes[bin(volts)];
+        return run.usedAmpHours();
     }
 
     /// Moments spread evenly over the log, no more than a few thousand.
@@ -246,17 +116,36 @@ final class PackHistory {
             List<Double> between = new ArrayList<>();
             for (double each : volts) {
                 strays.add(each - middle);
-                between.add(slopeBetween(inside[i], each - middle));
+                between.add(run.slopeBetween(inside[i], each - middle));
             }
             moments.add(
                     new Moment(
                             (seconds[i] - seconds[0]) / DAY_SECONDS,
                             amps[i],
                             between,
-                            drawnAt(inside[i]),
+                            run.drawnAmpHours(inside[i]),
                             strays));
         }
         return moments;
+    }
+
+    /// The finest step in which voltages were written, in V; next to nothing when they were not
+    /// rounded.
+    double resolution() {
+        return resolution;
+    }
+
+    private double finestStep() {
+        double finest = Double.MAX_VALUE;
+        int count = Math.min(MOST_MOMENTS, log.size() - 1);
+        for (int k = 0; k < count; k++) {
+            int i = (int) ((long) k * (log.size() - 1) / count);
+            for (Column each : log.volts()) {
+                double step = Math.abs(each.get(i + 1) - each.get(i));
+                if (step > LEAST_STEP_VOLTS) finest = Math.min(finest, step);
+            }
+        }
+        return finest == Double.MAX_VALUE ? 0 : finest;
     }
 
     private static double spread(Moment moment) {
@@ -277,6 +166,15 @@ final class PackHistory {
                 moments.stream()
                         .filter(each -> each.drawnAmpHours() <= NEAR * usedAmpHours())
                         .toList());
+    }
+
+    /// Usual stray of a group near the highest state, in V.
+    double nearFull(List<Moment> moments, int group) {
+        return Middle.of(
+                moments.stream()
+                        .filter(each -> each.drawnAmpHours() <= NEAR * usedAmpHours())
+                        .mapToDouble(each -> each.strays().get(group))
+                        .toArray());
     }
 
     private static double usualSpread(List<Moment> moments) {

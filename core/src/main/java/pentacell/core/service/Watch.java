@@ -31,7 +31,8 @@ public record Watch(
     /// What an effect must come to at its strongest, in V.
     private static final double SEEN_VOLTS = 0.006;
 
-    private static final double MISREAD_VOLTS = 0.008;
+    /// Boards are off by less without anything being wrong (common practice).
+    private static final double MISREAD_VOLTS = 0.010;
 
     /// Beside another cause an offset under this part of what the group strays is the error of that
     /// other's figure.
@@ -42,6 +43,13 @@ public record Watch(
     /// Loss by itself that is let pass, as a share of the charge used in a month (common practice:
     /// 2 to 3 % a month).
     private static final double SELF_SHARE_A_MONTH = 0.02;
+
+    /// What a can holds at the least when it is worth building in, in Ah.
+    private static final double CAN_AMP_HOURS = 2;
+
+    /// An effect of so many of the steps that voltages are written in can be told; a drop under
+    /// load is less than one step, seen over many voltages.
+    private static final double STEPS = 1.6;
 
     private static final double LEAST_DAYS = 3;
 
@@ -88,6 +96,11 @@ public record Watch(
             return Math.clamp(1 - Math.exp(-effect / passes), 0, 0.99);
         }
 
+        /// What can be told in readings that were rounded.
+        private double seen(double volts) {
+            return Math.max(volts, STEPS * history.resolution());
+        }
+
         private double steepest(ToDoubleFunction<Moment> effect) {
             return moments.stream()
                     .mapToDouble(effect)
@@ -102,7 +115,7 @@ public record Watch(
             double effect =
                     steepest(each ->
                             each.slopes().get(group) * each.drawnAmpHours() * share / (1 - share));
-            if (!(share > passes && effect > SEEN_VOLTS)) return;
+            if (!(share > passes && effect > seen(SEEN_VOLTS))) return;
             int cells = Math.clamp(Math.round(share * parallel), 1, parallel);
             findings.add(
                     new Finding(
@@ -152,7 +165,9 @@ public record Watch(
         }
 
         private double passingAmpHoursADay() {
-            return SELF_SHARE_A_MONTH / 30 * history.usedAmpHours();
+            return SELF_SHARE_A_MONTH
+                    / 30
+                    * Math.max(history.usedAmpHours(), parallel * CAN_AMP_HOURS);
         }
 
         /// Whether what a group loses against the others, or gains, can be told.
@@ -160,7 +175,7 @@ public record Watch(
             double effect = steepest(each -> each.slopes().get(group) * ampHoursADay * each.days());
             return history.days() >= LEAST_DAYS
                     && ampHoursADay > passingAmpHoursADay()
-                    && effect > SEEN_VOLTS;
+                    && effect > seen(SEEN_VOLTS);
         }
 
         private void unevenLoad(List<Finding> findings, GroupDeviation off) {
@@ -203,8 +218,11 @@ public record Watch(
         private void misread(List<Finding> findings, GroupDeviation off) {
             double most = steepest(each -> Math.abs(each.strays().get(group)));
             if (!(Math.abs(off.offsetVolts())
-                    > Math.max(findings.isEmpty() ? 0 : PART_OF_OTHERS * most, MISREAD_VOLTS)))
+                    > Math.max(
+                            findings.isEmpty() ? 0 : PART_OF_OTHERS * most, seen(MISREAD_VOLTS))))
                 return;
+            if (history.nearFull(moments, group) * Math.signum(off.offsetVolts())
+                    < Math.abs(off.offsetVolts()) / 2) return;
             findings.add(
                     new Finding(
                             group,

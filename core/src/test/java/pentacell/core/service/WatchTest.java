@@ -18,92 +18,30 @@ import pentacell.core.circuit.RestCurve;
 import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.prove.LogThinning;
+import pentacell.core.service.UsedPack.Truth;
 import pentacell.core.use.Trouble;
 
 /// Histories of packs with a hidden truth.
 final class WatchTest {
-    private static final double AMP_HOURS = 100;
-    private static final double OHMS = 0.001;
+    private static final double OHMS = UsedPack.OHMS;
 
-    /// A group.
-    private record Truth(double share, double leakAmps, double ohms, double offset) {
-        static final Truth SOUND = new Truth(1, 0, OHMS, 0);
-    }
-
-    /// Days of use: drawn by evening and night, charged by day, with rests.
-    private static GroupLog history(
-            List<Truth> groups, Chemistry chemistry, int days, Random random) {
-        return history(groups, chemistry, days, random, 0);
-    }
-
-    /// @param leaps how often the logger's clock goes on by up to a day at once
+    /// Drawn by night with a peak each hour, charged by day, with rests.
     private static GroupLog history(
             List<Truth> groups, Chemistry chemistry, int days, Random random, int leaps) {
-        RestCurve curve = RestCurve.of(chemistry);
-        int series = groups.size();
-        double[] share = new double[series];
-        java.util.Arrays.fill(share, 0.97);
-        Column.Builder seconds = new Column.Builder();
-        Column.Builder amps = new Column.Builder();
-        List<Column.Builder> volts = new ArrayList<>();
-        for (int g = 0; g < series; g++) volts.add(new Column.Builder());
-        double step = 600;
-        double net = 0;
-        double leapt = 0;
-        int between = (int) (days * 86_400 / step) / (leaps + 1);
-        for (int i = 0; i < days * 86_400 / step; i++) {
-            double hour = i * step / 3600 % 24;
-            double now =
-                    hour < 7
-                            ? 6 + (i % 6 == 0 ? 14 : 0)
-                            : hour < 10 || hour >= 20 ? 0 : net > 0.5 ? -Math.min(16, 4 * net) : 0;
-            if (i > 0 && i % between == 0 && leaps > 0)
-                leapt += 3600 + 82_800 * random.nextDouble();
-            if (random.nextInt(50) != 0) {
-                seconds.add(i * step + leapt);
-                amps.add(-now);
-                for (int g = 0; g < series; g++)
-                    volts.get(g)
-                            .add(
-                                    curve.volts(share[g])
-                                            - now * groups.get(g).ohms()
-                                            + groups.get(g).offset()
-                                            + 0.002 * random.nextGaussian());
-            }
-            net += now * step / 3600;
-            for (int g = 0; g < series; g++)
-                share[g] -=
-                        (now + groups.get(g).leakAmps())
-                                * step
-                                / 3600
-                                / (AMP_HOURS * groups.get(g).share());
-        }
-        return GroupLog.of(
-                seconds.build(),
-                amps.build(),
-                volts.stream().map(Column.Builder::build).toList(),
-                List.of());
-    }
-
-    private static List<Truth> sound(Random random, int series) {
-        List<Truth> groups = new ArrayList<>();
-        for (int g = 0; g < series; g++)
-            groups.add(
-                    new Truth(
-                            1 + 0.003 * random.nextGaussian(),
-                            0.0005 * random.nextDouble(),
-                            OHMS * (1 + 0.03 * random.nextGaussian()),
-                            0.001 * random.nextGaussian()));
-        return groups;
+        return UsedPack.history(
+                groups,
+                RestCurve.of(chemistry)::volts,
+                UsedPack.USE.of(days).leaping(leaps),
+                random);
     }
 
     @Test
     @DisplayName("4 of 20 off is 80 % (common practice)")
     void fourOfTwentyOff() {
         Random random = new Random(5);
-        List<Truth> groups = sound(random, 14);
+        List<Truth> groups = UsedPack.sound(random, 14);
         groups.set(9, new Truth(0.8, 0, OHMS / 0.8, 0));
-        Watch watch = Watch.of(history(groups, Chemistry.NMC, 20, random), 20);
+        Watch watch = Watch.of(history(groups, Chemistry.NMC, 20, random, 0), 20);
         Finding first = watch.findings().get(0);
         assertEquals(9, first.group());
         assertEquals(Trouble.CELLS_OFF, first.cause());
@@ -151,7 +89,7 @@ final class WatchTest {
             Random random = new Random(77L * hidden.hashCode() + seed);
             int series = 6 + random.nextInt(10);
             int parallel = 8 + random.nextInt(33);
-            List<Truth> groups = sound(random, series);
+            List<Truth> groups = UsedPack.sound(random, series);
             int bad = random.nextInt(series);
             int cells = 1 + random.nextInt(Math.min(4, parallel / 6));
             double left = 1 - (double) cells / parallel;
@@ -276,12 +214,12 @@ final class WatchTest {
         int accused = 0;
         for (int seed = 0; seed < 30; seed++) {
             Random random = new Random(991L * one.ordinal() + 31L * other.ordinal() + seed);
-            List<Truth> groups = sound(random, 8 + random.nextInt(6));
+            List<Truth> groups = UsedPack.sound(random, 8 + random.nextInt(6));
             int first = random.nextInt(groups.size() / 2);
             int second = groups.size() / 2 + random.nextInt(groups.size() / 2);
             groups.set(first, truth(one));
             groups.set(second, truth(other));
-            Watch watch = Watch.of(history(groups, Chemistry.NMC, 30, random), 20);
+            Watch watch = Watch.of(history(groups, Chemistry.NMC, 30, random, 0), 20);
             boolean isFirst = isSaid(watch, first, one);
             if (isFirst && isSaid(watch, second, other)) right++;
             accused +=

@@ -1,0 +1,143 @@
+package pentacell.core.service;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.hipparchus.linear.DecompositionSolver;
+import org.hipparchus.linear.LUDecomposition;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+
+/// Least squares with as few terms as explain what was seen, in volts.
+///
+/// Terms that are nearly alike (a slope that hardly changes, and an offset) would be given large
+/// figures of opposite signs that say nothing; and among many groups one always seems to have a
+/// little of something. So a term is kept only when the others cannot stand in for it, when it
+/// differs from nothing by several standard errors, and when without it clearly more is left.
+///
+/// All is done on the sums of products of the terms, so that leaving one out costs nothing.
+final class SparseFit {
+    /// Without a term the usual rest grows by this at least, in V.
+    private static final double MISSED_VOLTS = 0.0003;
+
+    /// And by this part of what is left.
+    private static final double MISSED_PART = 0.2;
+
+    /// By so many standard errors a term differs from nothing.
+    private static final double SIGNIFICANT = 4;
+
+    /// A term that others make up to less than this part, squared, is one of them: slopes are not
+    /// known better.
+    private static final double ALIKE = 0.03;
+
+    private final int terms;
+    private final double[][] products;
+    private final double[] withSeen;
+    private double seenSquares;
+    private int count;
+
+    /// @param terms how many there are
+    SparseFit(int terms) {
+        this.terms = terms;
+        products = new double[terms][terms];
+        withSeen = new double[terms];
+    }
+
+    /// Takes in what was seen, and the value of each term there.
+    void add(double seen, double... values) {
+        for (int i = 0; i < terms; i++) {
+            withSeen[i] += values[i] * seen;
+            for (int k = 0; k < terms; k++) products[i][k] += values[i] * values[k];
+        }
+        seenSquares += seen * seen;
+        count++;
+    }
+
+    /// The factor of each term; 0 of those that are left out.
+    ///
+    /// @param dispensable all terms, in the order in which they are tried to be left out
+    double[] of(List<Integer> dispensable) {
+        Scaled scaled = new Scaled();
+        List<Integer> kept = new ArrayList<>(dispensable);
+        boolean isOneLess = true;
+        while (isOneLess) {
+            isOneLess = false;
+            for (int term : dispensable) {
+                if (!kept.contains(term) || scaled.isMissed(term, kept)) continue;
+                kept.remove(Integer.valueOf(term));
+                isOneLess = true;
+                break;
+            }
+        }
+        return scaled.factors(kept);
+    }
+
+    /// The sums with each term as long as the others: ampere-hours times volts beside ones would
+    /// cost digits.
+    private final class Scaled {
+        private final double[] length = new double[terms];
+        private final RealMatrix products = MatrixUtils.createRealMatrix(SparseFit.this.products);
+        private final RealVector withSeen = MatrixUtils.createRealVector(SparseFit.this.withSeen);
+
+        Scaled() {
+            for (int i = 0; i < terms; i++) {
+                double square = products.getEntry(i, i);
+                length[i] = square > 0 ? Math.sqrt(square) : 1;
+            }
+            for (int i = 0; i < terms; i++) {
+                withSeen.setEntry(i, withSeen.getEntry(i) / length[i]);
+                for (int k = 0; k < terms; k++)
+                    products.multiplyEntry(i, k, 1 / (length[i] * length[k]));
+            }
+        }
+
+        /// Whether a term is missed when only the others are kept.
+        boolean isMissed(int term, List<Integer> kept) {
+            List<Integer> others = new ArrayList<>(kept);
+            others.remove(Integer.valueOf(term));
+            int[] rest = indices(others);
+            RealVector shared = products.getColumnVector(term);
+            double own = products.getEntry(term, term) - explained(rest, shared);
+            if (own < ALIKE) return false;
+            double left = Math.max(0, seenSquares - explained(indices(kept), withSeen));
+            double more = Math.max(0, seenSquares - explained(rest, withSeen)) - left;
+            double noise = left / Math.max(1, count - kept.size());
+            return more > SIGNIFICANT * SIGNIFICANT * noise
+                    && more / count
+                            > MISSED_VOLTS * MISSED_VOLTS + MISSED_PART * MISSED_PART * noise;
+        }
+
+        double[] factors(List<Integer> kept) {
+            int[] some = indices(kept);
+            RealVector fit = solved(some, withSeen);
+            double[] factors = new double[terms];
+            for (int i = 0; i < some.length; i++)
+                factors[some[i]] = fit.getEntry(i) / length[some[i]];
+            return factors;
+        }
+
+        /// What some terms explain of the squares.
+        private double explained(int[] some, RealVector with) {
+            return some.length == 0 ? 0 : solved(some, with).dotProduct(part(some, with));
+        }
+
+        /// Factors of some terms; none of terms that cannot be told apart.
+        private RealVector solved(int[] some, RealVector with) {
+            RealVector right = part(some, with);
+            if (some.length == 0) return right;
+            DecompositionSolver solver =
+                    new LUDecomposition(products.getSubMatrix(some, some)).getSolver();
+            return solver.isNonSingular() ? solver.solve(right) : right.mapMultiply(0);
+        }
+
+        private static RealVector part(int[] some, RealVector with) {
+            RealVector part = MatrixUtils.createRealVector(new double[some.length]);
+            for (int i = 0; i < some.length; i++) part.setEntry(i, with.getEntry(some[i]));
+            return part;
+        }
+
+        private static int[] indices(List<Integer> terms) {
+            return terms.stream().mapToInt(each -> each).toArray();
+        }
+    }
+}
