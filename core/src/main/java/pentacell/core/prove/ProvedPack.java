@@ -87,6 +87,13 @@ public record ProvedPack(
                 : tests.get(tests.size() - 1).endVolts();
     }
 
+    /// The same for a reading of a test, which may have been begun.
+    public double endVolts(String test) {
+        return Optional.ofNullable(said.tests().get(test))
+                .map(Proof.Test::endVolts)
+                .orElseGet(this::usualEndVolts);
+    }
+
     /// The load tests of a pack alone.
     static List<Tested> tests(Proof said, PackToBuild built, OptionalDouble correction) {
         return said.tests().values().stream()

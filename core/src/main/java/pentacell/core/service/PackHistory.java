@@ -3,16 +3,16 @@ package pentacell.core.service;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.hipparchus.stat.regression.SimpleRegression;
-import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.unit.Middle;
 
 /// What a log of a pack in use says of the pack as a whole: its resistance, how its groups' voltage
 /// runs over the charge drawn, and how far each group strays from their median.
 final class PackHistory {
-    /// So many moments of a log tell of all of it.
-    static final int MOST_MOMENTS = 5000;
+    private static final int MOST_MOMENTS = 5000;
 
     private static final double STEP = 0.2;
     private static final double LONGEST_STEP_SECONDS = 120;
@@ -39,7 +39,7 @@ final class PackHistory {
     /// A moment of the history.
     ///
     /// @param slopes of voltage over charge between the usual group and each, in V/Ah; NaN where a
-    ///   group is outside of what is known
+    ///   group is under all that is known
     /// @param drawnAmpHours since the highest state of the log
     /// @param strays of each group from the median, in V
     record Moment(
@@ -64,6 +64,12 @@ final class PackHistory {
         resolution = finestStep();
         for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * ohms;
         run = new VoltageRun(seconds, amps, inside, resolution);
+    }
+
+    /// Indices spread evenly over many: some thousand tell of all of them.
+    static IntStream some(int of) {
+        int count = Math.clamp(of, 0, MOST_MOMENTS);
+        return IntStream.range(0, count).map(k -> (int) ((long) k * of / count));
     }
 
     /// Resistance of the usual group, from steps of the current; 0 without any.
@@ -107,9 +113,7 @@ final class PackHistory {
     List<Moment> moments() {
         List<Moment> moments = new ArrayList<>();
         double[] volts = new double[log.series()];
-        int count = Math.min(MOST_MOMENTS, log.size());
-        for (int k = 0; k < count; k++) {
-            int i = (int) ((long) k * log.size() / count);
+        for (int i : some(log.size()).toArray()) {
             for (int g = 0; g < volts.length; g++) volts[g] = log.volts().get(g).get(i);
             double middle = Middle.of(volts);
             List<Double> strays = new ArrayList<>();
@@ -136,16 +140,13 @@ final class PackHistory {
     }
 
     private double finestStep() {
-        double finest = Double.MAX_VALUE;
-        int count = Math.min(MOST_MOMENTS, log.size() - 1);
-        for (int k = 0; k < count; k++) {
-            int i = (int) ((long) k * (log.size() - 1) / count);
-            for (Column each : log.volts()) {
-                double step = Math.abs(each.get(i + 1) - each.get(i));
-                if (step > LEAST_STEP_VOLTS) finest = Math.min(finest, step);
-            }
-        }
-        return finest == Double.MAX_VALUE ? 0 : finest;
+        return some(log.size() - 1)
+                .mapToObj(i ->
+                        log.volts().stream().mapToDouble(each -> each.get(i + 1) - each.get(i)))
+                .flatMapToDouble(steps -> steps.map(Math::abs))
+                .filter(step -> step > LEAST_STEP_VOLTS)
+                .min()
+                .orElse(0);
     }
 
     private static double spread(Moment moment) {
@@ -162,19 +163,16 @@ final class PackHistory {
 
     /// Usual spread of the groups near the highest state, in mV.
     double spreadHigh(List<Moment> moments) {
-        return usualSpread(
-                moments.stream()
-                        .filter(each -> each.drawnAmpHours() <= NEAR * usedAmpHours())
-                        .toList());
+        return usualSpread(nearFull(moments).toList());
     }
 
     /// Usual stray of a group near the highest state, in V.
     double nearFull(List<Moment> moments, int group) {
-        return Middle.of(
-                moments.stream()
-                        .filter(each -> each.drawnAmpHours() <= NEAR * usedAmpHours())
-                        .mapToDouble(each -> each.strays().get(group))
-                        .toArray());
+        return Middle.of(nearFull(moments).mapToDouble(each -> each.strays().get(group)).toArray());
+    }
+
+    private Stream<Moment> nearFull(List<Moment> moments) {
+        return moments.stream().filter(each -> each.drawnAmpHours() <= NEAR * usedAmpHours());
     }
 
     private static double usualSpread(List<Moment> moments) {

@@ -1,7 +1,6 @@
 package pentacell.core.service;
 
 import java.util.Arrays;
-import java.util.stream.IntStream;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.unit.Middle;
 
@@ -110,10 +109,9 @@ final class VoltageRun {
 
     /// The median of the intervals under load, of some thousand of them.
     private double usualInterval(double loadedAmps) {
-        int count = Math.clamp(seconds.length - 1, 0, PackHistory.MOST_MOMENTS);
         return Middle.of(
-                IntStream.range(0, count)
-                        .map(k -> 1 + (int) ((long) k * (seconds.length - 1) / count))
+                PackHistory.some(seconds.length - 1)
+                        .map(i -> i + 1)
                         .filter(i -> Math.abs(amps[i]) > loadedAmps)
                         .mapToDouble(i -> seconds[i] - seconds[i - 1])
                         .toArray());
@@ -181,10 +179,9 @@ final class VoltageRun {
 
     /// Noise of a reading, in V: from how far it lies from the line between its neighbours.
     private double noise() {
-        int count = Math.clamp(inside.length - 2, 0, PackHistory.MOST_MOMENTS);
         double[] bends =
-                IntStream.range(0, count)
-                        .map(k -> 1 + (int) ((long) k * (inside.length - 2) / count))
+                PackHistory.some(inside.length - 2)
+                        .map(i -> i + 1)
                         .filter(i -> steady[i] != 0 && steady[i + 1] != 0)
                         .mapToDouble(this::bend)
                         .toArray();

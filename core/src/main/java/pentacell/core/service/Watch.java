@@ -31,7 +31,7 @@ public record Watch(
     /// What an effect must come to at its strongest, in V.
     private static final double SEEN_VOLTS = 0.006;
 
-    /// Boards are off by less without anything being wrong (common practice).
+    /// Boards are off by less without anything being wrong (from memory).
     private static final double MISREAD_VOLTS = 0.010;
 
     /// Beside another cause an offset under this part of what the group strays is the error of that
@@ -44,7 +44,7 @@ public record Watch(
     /// 2 to 3 % a month).
     private static final double SELF_SHARE_A_MONTH = 0.02;
 
-    /// What a can holds at the least when it is worth building in, in Ah.
+    /// What a can holds that is worth building in, in Ah (common practice).
     private static final double CAN_AMP_HOURS = 2;
 
     /// An effect of so many of the steps that voltages are written in can be told; a drop under

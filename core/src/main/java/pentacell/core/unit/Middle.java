@@ -4,9 +4,6 @@ import java.util.Arrays;
 
 /// The middle of some values, which a few bad ones do not move.
 public final class Middle {
-    /// So few are sorted faster without asking how they would be sorted best.
-    private static final int FEW = 24;
-
     private Middle() {}
 
     /// The median: of an even number the mean of the two in the middle; NaN of none.
@@ -18,20 +15,9 @@ public final class Middle {
 
     /// The same without a copy, for very many: the values are sorted on the way.
     public static double ofSorting(double[] values) {
-        if (values.length <= FEW) insert(values);
-        else Arrays.sort(values);
+        Arrays.sort(values);
         int middle = values.length / 2;
         if (values.length == 0) return Double.NaN;
         return values.length % 2 == 1 ? values[middle] : (values[middle - 1] + values[middle]) / 2;
-    }
-
-    private static void insert(double[] values) {
-        for (int i = 1; i < values.length; i++) {
-            double value = values[i];
-            int at = i;
-            for (; at > 0 && Double.compare(values[at - 1], value) > 0; at--)
-                values[at] = values[at - 1];
-            values[at] = value;
-        }
     }
 }

@@ -28,6 +28,11 @@ import pentacell.core.use.UseFact;
 
 /// What the history of a pack in use says, and when it raises an alarm.
 final class ServicedHistoryTest {
+    /// A week with four of twelve cells of group 2 off the bar.
+    private static final UseFact BEFORE =
+            new UseFact.HistoryLogged(
+                    PACK, "before", Instant.parse("2026-01-02T00:00:00Z"), week(8.0 / 12, 1));
+
     /// A week of days and nights; one group holds less, or all are alike.
     private static PackLog week(double share, long seed) {
         Random random = new Random(seed);
@@ -52,13 +57,7 @@ final class ServicedHistoryTest {
 
     @Test
     void onlyWhatWasReadSinceTheRepairIsJudged() {
-        Journal journal =
-                pack().log(
-                                new UseFact.HistoryLogged(
-                                        PACK,
-                                        "before",
-                                        Instant.parse("2026-01-02T00:00:00Z"),
-                                        week(8.0 / 12, 1)));
+        Journal journal = pack().log(BEFORE);
         ServicedPack before = judged(journal);
         Finding first = before.findings().get(0);
         assertEquals(1, first.group());
@@ -88,11 +87,7 @@ final class ServicedHistoryTest {
     void whatAPersonSetsAsideIsNotSaidAgain() {
         Journal journal =
                 pack().log(
-                                new UseFact.HistoryLogged(
-                                        PACK,
-                                        "before",
-                                        Instant.parse("2026-01-02T00:00:00Z"),
-                                        week(8.0 / 12, 1)),
+                                BEFORE,
                                 new UseFact.TroubleSetAside(PACK, 1, Trouble.CELLS_OFF, "known"));
         ServicedPack pack = judged(journal);
         assertTrue(pack.findings().stream().noneMatch(each -> each.cause() == Trouble.CELLS_OFF));

@@ -2,11 +2,14 @@ package pentacell.core.service;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
+import pentacell.core.use.Trouble;
 
 /// Days of use of a pack whose truth is known, as a logger writes them.
 final class UsedPack {
@@ -23,6 +26,17 @@ final class UsedPack {
     /// @param share of its capacity that is left
     record Truth(double share, double leakAmps, double ohms, double offset) {
         static final Truth SOUND = new Truth(1, 0, OHMS, 0);
+
+        /// One that has a trouble, clearly.
+        static Truth of(Trouble trouble) {
+            return switch (trouble) {
+                case CELLS_OFF -> new Truth(0.85, 0, OHMS / 0.85, 0);
+                case SELF_DISCHARGE -> new Truth(1, 0.02, OHMS, 0);
+                case RESISTANCE -> new Truth(1, 0, 3 * OHMS, 0);
+                case MISREAD -> new Truth(1, 0, OHMS, 0.025);
+                case UNEVEN_LOAD -> throw new IllegalArgumentException("shows in the others");
+            };
+        }
     }
 
     /// How it is used, and read.
@@ -65,6 +79,24 @@ final class UsedPack {
                             OHMS * (1 + 0.03 * random.nextGaussian()),
                             0.001 * random.nextGaussian()));
         return groups;
+    }
+
+    /// What is said of a group with the most certainty.
+    static Optional<Finding> surest(Watch watch, int group) {
+        return watch.findings().stream()
+                .filter(each -> each.group() == group)
+                .max(Comparator.comparingDouble(Finding::sure));
+    }
+
+    /// Whether that is what it has.
+    ///
+    /// @param hidden a trouble, or HEALTHY: then nothing may be said of any group
+    static boolean isSaid(Watch watch, int group, String hidden) {
+        return hidden.equals("HEALTHY")
+                ? watch.findings().isEmpty()
+                : surest(watch, group)
+                        .filter(each -> each.cause().name().equals(hidden))
+                        .isPresent();
     }
 
     /// @param curve voltage at rest over the share of the charge

@@ -4,7 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -128,19 +127,13 @@ final class WatchTest {
                             ? LogThinning.log(LogThinning.kept(whole, whole.size() / 2))
                             : whole;
             Watch watch = Watch.of(log, parallel);
-            Optional<Finding> surest =
-                    watch.findings().stream()
-                            .filter(each -> each.group() == bad)
-                            .max(Comparator.comparingDouble(Finding::sure));
-            boolean isRight =
-                    hidden.equals("HEALTHY")
-                            ? watch.findings().isEmpty()
-                            : surest.filter(each -> each.cause().name().equals(hidden)).isPresent();
+            boolean isRight = UsedPack.isSaid(watch, bad, hidden);
             if (isRight) right++;
             // on the flat run of LFP the number is uncertain by one
             if (hidden.equals("CELLS_OFF")
                     && seed % 3 != 0
-                    && surest.flatMap(each ->
+                    && UsedPack.surest(watch, bad)
+                            .flatMap(each ->
                                     each.cellsOff().isPresent()
                                             ? Optional.of(each.cellsOff().getAsInt())
                                             : Optional.empty())
@@ -217,11 +210,11 @@ final class WatchTest {
             List<Truth> groups = UsedPack.sound(random, 8 + random.nextInt(6));
             int first = random.nextInt(groups.size() / 2);
             int second = groups.size() / 2 + random.nextInt(groups.size() / 2);
-            groups.set(first, truth(one));
-            groups.set(second, truth(other));
+            groups.set(first, Truth.of(one));
+            groups.set(second, Truth.of(other));
             Watch watch = Watch.of(history(groups, Chemistry.NMC, 30, random, 0), 20);
-            boolean isFirst = isSaid(watch, first, one);
-            if (isFirst && isSaid(watch, second, other)) right++;
+            boolean isFirst = UsedPack.isSaid(watch, first, one.name());
+            if (isFirst && UsedPack.isSaid(watch, second, other.name())) right++;
             accused +=
                     (int)
                             watch.findings().stream()
@@ -235,23 +228,5 @@ final class WatchTest {
         reporter.publishEntry("two causes", said);
         assertTrue(right >= 27, said);
         assertTrue(accused <= 2, said);
-    }
-
-    private static Truth truth(Trouble trouble) {
-        return switch (trouble) {
-            case CELLS_OFF -> new Truth(0.85, 0, OHMS / 0.85, 0);
-            case SELF_DISCHARGE -> new Truth(1, 0.02, OHMS, 0);
-            case RESISTANCE -> new Truth(1, 0, 3 * OHMS, 0);
-            case MISREAD -> new Truth(1, 0, OHMS, 0.025);
-            case UNEVEN_LOAD -> throw new IllegalArgumentException("shows in the others");
-        };
-    }
-
-    private static boolean isSaid(Watch watch, int group, Trouble trouble) {
-        return watch.findings().stream()
-                .filter(each -> each.group() == group)
-                .max(Comparator.comparingDouble(Finding::sure))
-                .filter(each -> each.cause() == trouble)
-                .isPresent();
     }
 }

@@ -3,10 +3,8 @@ package pentacell.core.service;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.DisplayName;
@@ -20,7 +18,7 @@ import pentacell.core.service.UsedPack.Use;
 import pentacell.core.use.Trouble;
 
 /// Packs used a little and a lot, for days and for most of a year, read often and seldom, exactly
-/// and in steps of 10 mV, along three curves: what nobody tuned the watch to.
+/// and in steps of 10 mV, along three curves.
 final class WatchedUseTest {
     /// A curve that runs straight leaves an offset and a balance hardly apart.
     private static final List<DoubleUnaryOperator> CURVES =
@@ -76,30 +74,17 @@ final class WatchedUseTest {
         for (Kind kind : all) {
             Random random = new Random(Objects.hash(hidden, kind.curve(), kind.use()));
             List<Truth> groups = UsedPack.sound(random, 7);
-            if (!hidden.equals("HEALTHY")) groups.set(0, truth(Trouble.valueOf(hidden)));
+            if (!hidden.equals("HEALTHY")) groups.set(0, Truth.of(Trouble.valueOf(hidden)));
             Watch watch =
                     Watch.of(
                             UsedPack.history(groups, CURVES.get(kind.curve()), kind.use(), random),
                             PARALLEL);
-            Optional<Finding> surest =
-                    watch.findings().stream()
-                            .filter(each -> each.group() == 0)
-                            .max(Comparator.comparingDouble(Finding::sure));
-            boolean isRight =
-                    hidden.equals("HEALTHY")
-                            ? watch.findings().isEmpty()
-                            : surest.filter(each -> each.cause().name().equals(hidden)).isPresent();
+            boolean isRight = UsedPack.isSaid(watch, 0, hidden);
             if (shows(hidden, kind)) {
                 showing++;
                 if (isRight) right++;
             }
-            if (surest.isPresent() && !isRight) mistaken++;
-            if (watch.findings().stream().anyMatch(each -> each.group() != 0))
-                System.out.println(
-                        "ACC "
-                                + hidden
-                                + kind
-                                + watch.findings().stream().map(Finding::sentence).toList());
+            if (UsedPack.surest(watch, 0).isPresent() && !isRight) mistaken++;
             if (watch.findings().stream().anyMatch(each -> each.group() != 0)) accused++;
         }
         String said =
@@ -109,16 +94,6 @@ final class WatchedUseTest {
         assertTrue(right >= least * showing, said);
         assertTrue(mistaken <= 0.025 * all.size(), said);
         assertTrue(accused <= 0.015 * all.size(), said);
-    }
-
-    private static Truth truth(Trouble trouble) {
-        return switch (trouble) {
-            case CELLS_OFF -> new Truth(0.8, 0, UsedPack.OHMS / 0.8, 0);
-            case SELF_DISCHARGE -> new Truth(1, 0.02, UsedPack.OHMS, 0);
-            case RESISTANCE -> new Truth(1, 0, 3 * UsedPack.OHMS, 0);
-            case MISREAD -> new Truth(1, 0, UsedPack.OHMS, 0.025);
-            case UNEVEN_LOAD -> throw new IllegalArgumentException("shows in the others");
-        };
     }
 
     /// Whether it moves the voltage by clearly more than noise and rounding: on the flat run of LFP

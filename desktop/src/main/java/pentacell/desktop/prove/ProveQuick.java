@@ -208,17 +208,14 @@ final class ProveQuick {
         if (volts.size() != series)
             return new QuickLine.No(
                     "%d of %d groups; type them all, in order".formatted(volts.size(), series));
+        String test = handTest(judged.pack().said());
         return new QuickLine.ToLog(
                 "Read %s under load".formatted(pack),
                 List.of(
                         QuickLine.chip(Quantity.CURRENT.text(amps.getAsDouble()), "drawn"),
                         QuickLine.chip(series + " groups", "read")),
                 new ProofFact.HandRead(
-                        pack,
-                        handTest(judged.pack().said()),
-                        judged.pack().usualEndVolts(),
-                        amps.getAsDouble(),
-                        volts));
+                        pack, test, judged.pack().endVolts(test), amps.getAsDouble(), volts));
     }
 
     /// The test by hand that goes on, or a new one.

@@ -62,6 +62,9 @@ final class DemoProveTest {
         assertEquals(pack.lastWhole().orElseThrow().endVolts(), pack.usualEndVolts());
         assertEquals(untested.built().chemistry().endVolts(), untested.usualEndVolts());
         assertTrue(pack.usualEndVolts() > untested.usualEndVolts());
+        Tested begun = pack.tests().get(0);
+        assertEquals(begun.endVolts(), pack.endVolts(begun.name()), "one that goes on");
+        assertEquals(pack.usualEndVolts(), pack.endVolts("not begun yet"));
     }
 
     @Test
