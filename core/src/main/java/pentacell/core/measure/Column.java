@@ -58,6 +58,22 @@ public final class Column {
         return all;
     }
 
+    /// The lowest reading that is a number; ∞ without any.
+    public double least() {
+        return Arrays.stream(blocks)
+                .mapToDouble(each -> each.least)
+                .min()
+                .orElse(Double.POSITIVE_INFINITY);
+    }
+
+    /// The highest reading that is a number; −∞ without any.
+    public double most() {
+        return Arrays.stream(blocks)
+                .mapToDouble(each -> each.most)
+                .max()
+                .orElse(Double.NEGATIVE_INFINITY);
+    }
+
     /// The column with each reading changed.
     public Column map(Change change) {
         Builder changed = new Builder();
@@ -84,6 +100,8 @@ public final class Column {
         private static final int[] NO_INTS = {};
         private static final double[] NO_DOUBLES = {};
 
+        private final double least;
+        private final double most;
         private final double smallest;
         private final double unit;
         private final int bytesEach;
@@ -93,7 +111,10 @@ public final class Column {
         private final double[] doubles;
 
         /// Room for readings in so many bytes each.
-        private Block(int bytesEach, int count, double smallest, double unit) {
+        private Block(
+                int bytesEach, int count, double smallest, double unit, double least, double most) {
+            this.least = least;
+            this.most = most;
             this.bytesEach = bytesEach;
             this.smallest = smallest;
             this.unit = unit;
@@ -152,7 +173,7 @@ public final class Column {
             boolean isExact = Math.max(Math.abs(smallest), Math.abs(smallest + range)) < MOST_WHOLE;
             if (!isExact || range >= 1L << 32) return asTheyAre(values, count);
             int bytesEach = range == 0 ? 0 : range < 1 << 8 ? 1 : range < 1 << 16 ? 2 : 4;
-            Block block = new Block(bytesEach, count, smallest, unit);
+            Block block = new Block(bytesEach, count, smallest, unit, least, most);
             switch (bytesEach) {
                 case 0 -> {}
                 case 1 -> {
@@ -175,8 +196,14 @@ public final class Column {
             boolean isOne = true;
             for (int i = 1; i < count && isOne; i++)
                 isOne = Double.compare(values[i], values[0]) == 0;
-            if (isOne) return new Block(0, count, values[0], 1);
-            Block block = new Block(8, count, 0, 1);
+            double least = Double.POSITIVE_INFINITY;
+            double most = Double.NEGATIVE_INFINITY;
+            for (int i = 0; i < count; i++) {
+                if (values[i] < least) least = values[i];
+                if (values[i] > most) most = values[i];
+            }
+            if (isOne) return new Block(0, count, values[0], 1, least, most);
+            Block block = new Block(8, count, 0, 1, least, most);
             System.arraycopy(values, 0, block.doubles, 0, count);
             return block;
         }

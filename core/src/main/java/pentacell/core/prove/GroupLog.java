@@ -1,12 +1,15 @@
 package pentacell.core.prove;
 
 import java.util.List;
+import java.util.SortedMap;
 import java.util.function.IntToDoubleFunction;
 import java.util.function.ToDoubleFunction;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import pentacell.core.measure.Column;
 import pentacell.core.measure.CurrentSign;
+import pentacell.core.measure.LogSlips;
 
 /// Readings of a whole pack: its current and the voltage of every group over time.
 ///
@@ -48,6 +51,17 @@ public record GroupLog(Column seconds, Column amps, List<Column> volts, List<Col
                         ? written
                         : CurrentSign.settled(mean, written, convention).map((i, amps) -> -amps);
         return new GroupLog(seconds, drawn, volts, celsius);
+    }
+
+    /// The log without moments in which its board sent what cannot have been.
+    public GroupLog withoutSlips() {
+        SortedMap<Integer, String> slips = LogSlips.ofPack(amps, volts);
+        UnaryOperator<Column> rest = each -> LogSlips.without(each, slips);
+        return new GroupLog(
+                rest.apply(seconds),
+                rest.apply(amps),
+                volts.stream().map(rest).toList(),
+                celsius.stream().map(rest).toList());
     }
 
     /// Number of groups.

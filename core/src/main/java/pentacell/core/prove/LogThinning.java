@@ -69,13 +69,15 @@ public final class LogThinning {
         return moments.stream().map(i -> Math.rint((seconds.get(i) - from) * 1e3) / 1e3).toList();
     }
 
-    /// A kept log as the engines read it.
+    /// A kept log as the engines read it, without slips of its board.
     public static GroupLog log(PackLog kept) {
-        return new GroupLog(
-                column(kept.seconds()),
-                column(kept.amps()),
-                kept.volts().stream().map(LogThinning::column).toList(),
-                kept.probes().stream().map(LogThinning::column).toList());
+        GroupLog log =
+                new GroupLog(
+                        column(kept.seconds()),
+                        column(kept.amps()),
+                        kept.volts().stream().map(LogThinning::column).toList(),
+                        kept.probes().stream().map(LogThinning::column).toList());
+        return log.withoutSlips();
     }
 
     private static Column column(List<Double> values) {

@@ -3,17 +3,15 @@ package pentacell.core.service;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.hipparchus.stat.regression.SimpleRegression;
+import pentacell.core.measure.SomeMoments;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.unit.Middle;
 
 /// What a log of a pack in use says of the pack as a whole: its resistance, how its groups' voltage
 /// runs over the charge drawn, and how far each group strays from their median.
 final class PackHistory {
-    private static final int MOST_MOMENTS = 5000;
-
     private static final double STEP = 0.2;
     private static final double LONGEST_STEP_SECONDS = 120;
 
@@ -66,12 +64,6 @@ final class PackHistory {
         run = new VoltageRun(seconds, amps, inside, resolution);
     }
 
-    /// Indices spread evenly over many: some thousand tell of all of them.
-    static IntStream some(int of) {
-        int count = Math.clamp(of, 0, MOST_MOMENTS);
-        return IntStream.range(0, count).map(k -> (int) ((long) k * of / count));
-    }
-
     /// Resistance of the usual group, from steps of the current; 0 without any.
     private double resistance(double[] medians) {
         List<Double> steps = new ArrayList<>();
@@ -113,7 +105,7 @@ final class PackHistory {
     List<Moment> moments() {
         List<Moment> moments = new ArrayList<>();
         double[] volts = new double[log.series()];
-        for (int i : some(log.size()).toArray()) {
+        for (int i : SomeMoments.of(log.size()).toArray()) {
             for (int g = 0; g < volts.length; g++) volts[g] = log.volts().get(g).get(i);
             double middle = Middle.of(volts);
             List<Double> strays = new ArrayList<>();
@@ -140,7 +132,7 @@ final class PackHistory {
     }
 
     private double finestStep() {
-        return some(log.size() - 1)
+        return SomeMoments.of(log.size() - 1)
                 .mapToObj(i ->
                         log.volts().stream().mapToDouble(each -> each.get(i + 1) - each.get(i)))
                 .flatMapToDouble(steps -> steps.map(Math::abs))

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import pentacell.core.measure.Column;
-import pentacell.core.proof.PackLog;
 import pentacell.core.prove.GroupLog;
+import pentacell.core.prove.LogThinning;
 import pentacell.core.use.PackInUse;
 
 /// The history of a pack by the calendar: every log that was taken over and every reading by hand,
@@ -22,28 +22,30 @@ public record Timeline(Instant from, GroupLog log) {
     private static final Duration GAP = Duration.ofDays(3);
 
     /// A reading as it stands in one of the logs.
-    private record Moment(long millis, double amps, PackLog log, int at, List<Double> seen) {
+    private record Moment(long millis, double amps, GroupLog log, int at, List<Double> seen) {
         double volts(int group) {
             return seen.isEmpty() ? log.volts().get(group).get(at) : seen.get(group);
         }
 
         double celsius(int probe) {
-            return probe < log.probes().size() ? log.probes().get(probe).get(at) : Double.NaN;
+            return probe < log.celsius().size() ? log.celsius().get(probe).get(at) : Double.NaN;
         }
     }
 
-    private static final PackLog NO_LOG = new PackLog(List.of(), List.of(), List.of(List.of()));
+    private static final Column NOTHING = new Column.Builder().build();
+    private static final GroupLog NO_LOG = new GroupLog(NOTHING, NOTHING, List.of(NOTHING));
 
     /// The history of a pack; empty when nothing was logged of it. Logs of another number of groups
-    /// are left out; of readings at the same moment the first is kept.
+    /// are left out, and what its board cannot have read; of readings at the same moment the first
+    /// is kept.
     ///
     /// @param series groups of the pack
     public static Optional<Timeline> of(PackInUse use, int series) {
         List<Moment> moments = new ArrayList<>();
         for (PackInUse.History each : use.logs().values()) {
-            PackLog log = each.readings();
-            if (log.volts().size() != series) continue;
-            for (int i = 0; i < log.seconds().size(); i++)
+            if (each.readings().volts().size() != series) continue;
+            GroupLog log = LogThinning.log(each.readings());
+            for (int i = 0; i < log.size(); i++)
                 moments.add(
                         new Moment(
                                 each.from().toEpochMilli()
@@ -70,7 +72,7 @@ public record Timeline(Instant from, GroupLog log) {
         List<Column.Builder> celsius =
                 builders(
                         moments.stream()
-                                .mapToInt(each -> each.log().probes().size())
+                                .mapToInt(each -> each.log().celsius().size())
                                 .max()
                                 .orElse(0));
         long last = Long.MIN_VALUE;

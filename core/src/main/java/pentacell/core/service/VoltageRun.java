@@ -1,6 +1,7 @@
 package pentacell.core.service;
 
 import java.util.Arrays;
+import pentacell.core.measure.SomeMoments;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.unit.Middle;
 
@@ -110,7 +111,7 @@ final class VoltageRun {
     /// The median of the intervals under load, of some thousand of them.
     private double usualInterval(double loadedAmps) {
         return Middle.of(
-                PackHistory.some(seconds.length - 1)
+                SomeMoments.of(seconds.length - 1)
                         .map(i -> i + 1)
                         .filter(i -> Math.abs(amps[i]) > loadedAmps)
                         .mapToDouble(i -> seconds[i] - seconds[i - 1])
@@ -180,7 +181,7 @@ final class VoltageRun {
     /// Noise of a reading, in V: from how far it lies from the line between its neighbours.
     private double noise() {
         double[] bends =
-                PackHistory.some(inside.length - 2)
+                SomeMoments.of(inside.length - 2)
                         .map(i -> i + 1)
                         .filter(i -> steady[i] != 0 && steady[i + 1] != 0)
                         .mapToDouble(this::bend)

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
 import java.util.Arrays;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Random;
 import java.util.function.IntFunction;
@@ -66,6 +67,13 @@ final class ColumnTest {
         assertThrows(IndexOutOfBoundsException.class, () -> column.get(-1));
         assertArrayEquals(
                 readings.stream().mapToDouble(each -> each).toArray(), column.toArray(), name);
+        DoubleSummaryStatistics numbers =
+                readings.stream()
+                        .mapToDouble(each -> each)
+                        .filter(each -> !Double.isNaN(each))
+                        .summaryStatistics();
+        assertEquals(numbers.getMin(), column.least(), name);
+        assertEquals(numbers.getMax(), column.most(), name);
         // what is read at once begins and ends in the middle of a block
         double[] some = new double[Math.min(2500, readings.size() / 2)];
         int from = (readings.size() - some.length) / 2;

@@ -10,10 +10,13 @@ import java.util.BitSet;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pentacell.core.measure.Column;
+import pentacell.core.measure.LogSlips;
 import pentacell.core.prove.GroupLog;
 import pentacell.workshop.exchange.CellTable.Problem;
 
@@ -131,13 +134,13 @@ public final class GroupLogCsv {
         for (int field : found.values()) fields[next++] = field;
         for (int field : probe) fields[next++] = field;
         rows.know(fields, TIME, timeFactor);
-        sample = new double[1 + groups + probes];
+        sample = new double[1 + groups + probes + 1];
         timeline = Optional.of(new LogTimeline(sample.length, this::problem, notes::add));
         return true;
     }
 
     private void line(NumberRows.Row line) {
-        if (line.isBlank) return;
+        if (line.isBlank()) return;
         for (int value = 0; value <= CURRENT + groups; value++)
             if (!Double.isFinite(line.values[value])) {
                 problem(
@@ -151,6 +154,7 @@ public final class GroupLogCsv {
             double read = line.values[CURRENT + 1 + groups + p];
             sample[1 + groups + p] = celsius.of(fahrenheit.get(p) ? (read - 32) / 1.8 : read);
         }
+        sample[1 + groups + probes] = line.line;
         LogTimeline into = timeline.orElseThrow();
         into.take(line.line, line.values[TIME], sample);
     }
@@ -170,11 +174,11 @@ public final class GroupLogCsv {
 
     private Read finish() {
         timeline.ifPresent(LogTimeline::end);
-        if (timeline.map(LogTimeline::size).orElse(0) == 0) {
+        Optional<GroupLog> log = timeline.filter(read -> read.size() > 0).map(this::log);
+        if (log.filter(each -> each.size() > 0).isEmpty()) {
             if (problems.isEmpty()) problem(0, "has no lines under its column names");
             return new Read(Optional.empty(), List.copyOf(problems), skipped, List.copyOf(notes));
         }
-        Optional<GroupLog> log = timeline.map(this::log);
         celsius.say(notes::add);
         return new Read(log, List.copyOf(problems), skipped, List.copyOf(notes));
     }
@@ -187,8 +191,16 @@ public final class GroupLogCsv {
                     factor == 1
                             ? read.column(g)
                             : read.column(g).map((i, each) -> LogNumber.scaled(each, factor)));
+        SortedMap<Integer, String> slips = LogSlips.ofPack(read.column(0), volts);
+        Column lines = read.column(1 + groups + probes);
+        slips.forEach((moment, wrong) -> problem((long) lines.get(moment), wrong));
+        UnaryOperator<Column> rest = each -> LogSlips.without(each, slips);
         List<Column> warm = new ArrayList<>();
-        for (int p = 1; p <= probes; p++) warm.add(read.column(groups + p));
-        return GroupLog.of(read.seconds(), read.column(0), volts, warm);
+        for (int p = 1; p <= probes; p++) warm.add(rest.apply(read.column(groups + p)));
+        return GroupLog.of(
+                rest.apply(read.seconds()),
+                rest.apply(read.column(0)),
+                volts.stream().map(rest).toList(),
+                warm);
     }
 }

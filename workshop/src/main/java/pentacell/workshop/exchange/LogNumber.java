@@ -40,26 +40,21 @@ final class LogNumber {
             negative = text[at] == '-';
             at++;
         }
-        long digits = 0;
         int begin = at;
-        for (; at < end && isDigit(text[at]); at++) digits = 10 * digits + (text[at] - '0');
-        int count = at - begin;
-        int decimals = 0;
-        if (at < end) {
-            if (text[at] != '.' && text[at] != ',') return Double.NaN;
-            begin = ++at;
-            for (; at < end && isDigit(text[at]); at++) digits = 10 * digits + (text[at] - '0');
-            if (at < end) return Double.NaN;
-            decimals = at - begin;
-            count += decimals;
+        int point = end;
+        long digits = 0;
+        // one loop for both sides of the point: two take a sixth longer over a whole file
+        for (; at < end; at++) {
+            int digit = text[at] - '0';
+            if (digit >= 0 && digit <= 9) digits = 10 * digits + digit;
+            else if ((text[at] == '.' || text[at] == ',') && point == end) point = at;
+            else return Double.NaN;
         }
+        int decimals = point == end ? 0 : end - point - 1;
+        int count = point - begin + decimals;
         if (count == 0 || count > EXACT_DIGITS) return Double.NaN;
         double value = decimals > 0 ? digits / POWERS[decimals] : digits;
         return negative ? -value : value;
-    }
-
-    private static boolean isDigit(char each) {
-        return each >= '0' && each <= '9';
     }
 
     /// A value of a column in the base unit. A milli is divided by a thousand, not multiplied by a

@@ -22,6 +22,11 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
     private boolean isKnown;
     private double[] noValues = {};
 
+    // of the row that is being read
+    private double[] values = {};
+    private int fields;
+    private int filled;
+
     /// A line. Its values are NaN where there is none.
     static final class Row {
         final long line;
@@ -30,7 +35,6 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
         /// Fields up to the last that is not empty.
         int filled;
 
-        boolean isBlank = true;
         final double[] values;
 
         private String[] odd = {};
@@ -40,6 +44,10 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
         private Row(long line, double[] values) {
             this.line = line;
             this.values = values;
+        }
+
+        boolean isBlank() {
+            return filled == 0;
         }
 
         /// What was read where it is no plain number; else empty.
@@ -80,27 +88,29 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
             char[] text = read.texts.get(field).toCharArray();
             handleField(field, text, 0, text.length, false);
         }
-        return row;
+        return buildRecord();
     }
 
     @Override
     protected void handleBegin(long startingLineNumber) {
-        row = new Row(startingLineNumber, noValues.clone());
+        values = noValues.clone();
+        row = new Row(startingLineNumber, values);
+        fields = 0;
+        filled = 0;
         if (!isKnown) row.texts = new ArrayList<>();
     }
 
     @Override
     protected void handleField(int field, char[] buffer, int offset, int length, boolean quoted) {
-        row.fields++;
-        row.isBlank &= length == 0;
-        if (length > 0) row.filled = row.fields;
+        fields = field + 1;
+        if (length > 0) filled = fields;
         if (!isKnown) {
             row.texts.add(new String(buffer, offset, length));
             return;
         }
         int value = field < valueOfField.length ? valueOfField[field] : -1;
         if (value < 0) return;
-        row.values[value] =
+        values[value] =
                 value == timeValue
                         ? time(buffer, offset, length)
                         : number(value, buffer, offset, length);
@@ -128,6 +138,8 @@ final class NumberRows extends AbstractBaseCsvCallbackHandler<Row> {
 
     @Override
     protected Row buildRecord() {
+        row.fields = fields;
+        row.filled = filled;
         return row;
     }
 }

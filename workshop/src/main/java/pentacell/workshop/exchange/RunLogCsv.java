@@ -13,10 +13,13 @@ import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import pentacell.core.measure.Column;
 import pentacell.core.measure.CurrentSign;
+import pentacell.core.measure.LogSlips;
 import pentacell.core.measure.SampleLog;
 import pentacell.workshop.exchange.CellTable.Problem;
 
@@ -132,7 +135,7 @@ public final class RunLogCsv {
     }
 
     private void line(NumberRows.Row row, LogColumns at) {
-        if (row.isBlank) return;
+        if (row.isBlank()) return;
         if (row.filled > names) {
             tooMany++;
             problem(row.line, Surplus.sentence(row.filled, names));
@@ -194,23 +197,22 @@ public final class RunLogCsv {
 
     /// The samples that can be those of a single cell; the others are told.
     private SampleLog possible(Column volts, Column amps) {
-        Column seconds = timeline.seconds();
-        Column celsius = timeline.column(CELSIUS);
+        SortedMap<Integer, String> bad = LogSlips.ofCell(amps, volts);
+        if (!SampleLog.canBe(volts.least(), amps.least())
+                || !SampleLog.canBe(volts.most(), amps.most()))
+            for (int i = 0; i < volts.size(); i++)
+                if (!SampleLog.canBe(volts.get(i), amps.get(i)))
+                    bad.put(
+                            i,
+                            "%s V, %s A is not a reading of a single cell"
+                                    .formatted(volts.get(i), amps.get(i)));
         Column lines = timeline.column(LINE);
-        boolean areAll = true;
-        for (int i = 0; i < volts.size(); i++) {
-            if (SampleLog.canBe(volts.get(i), amps.get(i))) continue;
-            areAll = false;
-            problem(
-                    (long) lines.get(i),
-                    "%s V, %s A is not a reading of a single cell"
-                            .formatted(volts.get(i), amps.get(i)));
-        }
-        if (areAll) return SampleLog.of(seconds, volts, amps, celsius);
-        SampleLog.Builder some = new SampleLog.Builder();
-        for (int i = 0; i < volts.size(); i++)
-            if (SampleLog.canBe(volts.get(i), amps.get(i)))
-                some.add(seconds.get(i), volts.get(i), amps.get(i), celsius.get(i));
-        return some.build();
+        bad.forEach((sample, wrong) -> problem((long) lines.get(sample), wrong));
+        UnaryOperator<Column> rest = each -> LogSlips.without(each, bad);
+        return SampleLog.of(
+                rest.apply(timeline.seconds()),
+                rest.apply(volts),
+                rest.apply(amps),
+                rest.apply(timeline.column(CELSIUS)));
     }
 }

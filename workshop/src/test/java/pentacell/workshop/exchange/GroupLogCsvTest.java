@@ -9,6 +9,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -89,6 +91,31 @@ final class GroupLogCsvTest {
         for (int i = 1; i < log.size(); i++)
             assertEquals(60, log.seconds().get(i) - log.seconds().get(i - 1), 1e-6, "reading " + i);
         assertEquals(List.of("time starts over at line 15: carried on from there"), read.notes());
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @DisplayName("what a board sends where it has read nothing is left out and told with its line")
+    @CsvSource(
+            delimiter = '!',
+            value = {
+                "60,0,0,0! pack.csv:3: group 1 reads 0.00 V between 3.90 V and 3.88 V",
+                "60,2,3.89,0! pack.csv:3: group 2 reads 0.00 V between 3.90 V and 3.88 V",
+                "60,2,3.89,65.535! pack.csv:3: group 2 reads 65.54 V, which no cell gives",
+                "60,655.35,3.89,3.89! pack.csv:3: 655.4 A flow and no voltage moves",
+                "60,6553.5,3.89,3.89! pack.csv:3: 6553.5 A is no current of such a pack",
+                // a weak group breaks down under a peak, a dead one stays at nothing
+                "60,30,3.7,0.4!",
+                "60,2,3.89,3.1!"
+            })
+    void whatABoardCannotHaveReadIsLeftOut(String line, String said) throws IOException {
+        GroupLogCsv.Read read =
+                read(
+                        "time_s,current_a,group_1_v,group_2_v|0,2,3.9,3.9|%s|120,2,3.88,3.88|180,2,3.87,3.87|240,2,3.86,3.86|"
+                                .formatted(line));
+        assertEquals(
+                Stream.ofNullable(said).toList(),
+                read.problems().stream().map(each -> each.text().replace('\u00a0', ' ')).toList());
+        assertEquals(said == null ? 5 : 4, read.log().orElseThrow().size());
     }
 
     @ParameterizedTest

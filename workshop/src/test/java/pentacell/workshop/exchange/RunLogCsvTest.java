@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -102,6 +103,31 @@ final class RunLogCsvTest {
                         .anyMatch(problem ->
                                 problem.text().startsWith("run.csv:5: time goes back to 15 s")),
                 () -> log.problems().toString());
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '!',
+            value = {
+                "0,0! reads 0.00 V between 3.90 V and 3.90 V",
+                "6.5535,-1! reads 6.55 V between 3.90 V and 3.90 V",
+                "3.8990,-65.5! −65.5 A flow and no voltage moves",
+                // a pulse is no slip, nor is a line that only looks odd
+                "3.2000,-20!",
+                "3.7000,-1!"
+            })
+    void aReadingThatItsNeighboursRuleOutIsNotTaken(String values, String said) throws IOException {
+        StringBuilder text = new StringBuilder("time_s,voltage_v,current_a\n");
+        for (int t = 0; t < 600; t++)
+            text.append(
+                    t == 300
+                            ? "%d,%s%n".formatted(t, values)
+                            : "%d,%.4f,-1%n".formatted(t, 4.2 - t * 0.001));
+        RunLog log = read(text.toString());
+        assertEquals(
+                Stream.ofNullable(said).map("run.csv:302: "::concat).toList(),
+                log.problems().stream().map(each -> each.text().replace('\u00a0', ' ')).toList());
+        assertEquals(said == null ? 600 : 599, log.log().size());
     }
 
     @Test

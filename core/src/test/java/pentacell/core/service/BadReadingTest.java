@@ -1,0 +1,105 @@
+package pentacell.core.service;
+
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.TestReporter;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.circuit.RestCurve;
+import pentacell.core.measure.Column;
+import pentacell.core.prove.GroupLog;
+import pentacell.core.service.UsedPack.Truth;
+import pentacell.core.use.Trouble;
+
+/// Boards that send nonsense once in a while: what they say of the pack stands for all that.
+final class BadReadingTest {
+    private static final int GROUPS = 8;
+    private static final int BAD = 5;
+    private static final int PACKS = 20;
+
+    @ParameterizedTest(name = "{0}: {1} in {2} lines")
+    @DisplayName("what is said of 20 packs each in whose logs some lines are nonsense")
+    @CsvSource({
+        "HEALTHY, NO_VOLTS, 1",
+        "HEALTHY, NO_VOLTS, 12",
+        "HEALTHY, MOST_VOLTS, 1",
+        "HEALTHY, NO_VOLTS_OF_ONE, 12",
+        "HEALTHY, MOST_VOLTS_OF_ONE, 12",
+        "HEALTHY, MOST_AMPS, 1",
+        "HEALTHY, MOST_AMPS, 12",
+        "CELLS_OFF, NO_VOLTS, 1",
+        "CELLS_OFF, NO_VOLTS, 12",
+        "CELLS_OFF, MOST_VOLTS, 1",
+        "CELLS_OFF, NO_VOLTS_OF_ONE, 12",
+        "CELLS_OFF, MOST_VOLTS_OF_ONE, 12",
+        "CELLS_OFF, MOST_AMPS, 1",
+        "CELLS_OFF, MOST_AMPS, 12",
+        "SELF_DISCHARGE, NO_VOLTS, 12",
+        "SELF_DISCHARGE, MOST_AMPS, 12",
+        "SELF_DISCHARGE, NO_VOLTS_OF_ONE, 12",
+        "RESISTANCE, NO_VOLTS, 12",
+        "RESISTANCE, MOST_AMPS, 12",
+        "RESISTANCE, NO_VOLTS_OF_ONE, 12",
+        "MISREAD, NO_VOLTS, 12",
+        "MISREAD, MOST_AMPS, 12",
+        "MISREAD, NO_VOLTS_OF_ONE, 12",
+    })
+    void nonsenseIsLeftOut(String hidden, Nonsense nonsense, int lines, TestReporter reporter) {
+        int right = 0;
+        int accused = 0;
+        for (int seed = 0; seed < PACKS; seed++) {
+            Random random = new Random(91L * hidden.hashCode() + seed);
+            List<Truth> groups = UsedPack.sound(random, GROUPS);
+            groups.set(
+                    BAD,
+                    hidden.equals("HEALTHY") ? Truth.SOUND : Truth.of(Trouble.valueOf(hidden)));
+            GroupLog log =
+                    UsedPack.history(
+                            groups, RestCurve.of(Chemistry.NMC)::volts, UsedPack.USE, random);
+            for (int i = 0; i < lines; i++)
+                log = nonsense.in(log, random.nextInt(log.size()), random.nextInt(GROUPS));
+            Watch watch = Watch.of(log.withoutSlips(), 20);
+            if (UsedPack.isSaid(watch, BAD, hidden)) right++;
+            accused += (int) watch.findings().stream().filter(each -> each.group() != BAD).count();
+        }
+        String said =
+                "%s, %s in %d: right %d of %d, falsely accused %d"
+                        .formatted(hidden, nonsense, lines, right, PACKS, accused);
+        reporter.publishEntry("nonsense", said);
+        assertTrue(right >= PACKS - 1 && accused == 0, said);
+    }
+
+    /// What a board sends where it has read nothing.
+    enum Nonsense {
+        NO_VOLTS,
+        MOST_VOLTS,
+        NO_VOLTS_OF_ONE,
+        MOST_VOLTS_OF_ONE,
+        MOST_AMPS;
+
+        GroupLog in(GroupLog log, int moment, int one) {
+            List<Column> volts = new ArrayList<>();
+            for (int g = 0; g < log.series(); g++) {
+                boolean isMeant =
+                        switch (this) {
+                            case NO_VOLTS, MOST_VOLTS -> true;
+                            case NO_VOLTS_OF_ONE, MOST_VOLTS_OF_ONE -> g == one;
+                            case MOST_AMPS -> false;
+                        };
+                double sent = this == NO_VOLTS || this == NO_VOLTS_OF_ONE ? 0 : 65.535;
+                volts.add(isMeant ? with(log.volts().get(g), moment, sent) : log.volts().get(g));
+            }
+            Column amps = this == MOST_AMPS ? with(log.amps(), moment, 655.35) : log.amps();
+            return new GroupLog(log.seconds(), amps, volts);
+        }
+
+        private static Column with(Column column, int moment, double sent) {
+            return column.map((i, each) -> i == moment ? sent : each);
+        }
+    }
+}
