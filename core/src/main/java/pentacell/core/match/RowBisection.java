@@ -11,7 +11,7 @@ import pentacell.core.match.RowPacking.Breadth;
 /// First whether anything is better at all, looking at every way, for often that is soon known.
 /// Where it is not, ever more ways are looked at; whenever a bar is reached the next lies twice as
 /// far above. It goes on from round to round, with the best of all that was found until then.
-final class RowBisection {
+final class RowBisection implements BesideWalks {
     /// So much is looked at, one after the other.
     private static final List<Breadth> BREADTHS =
             List.of(
@@ -25,6 +25,9 @@ final class RowBisection {
                     new Breadth(1_000, 300, 20_000, 60_000_000),
                     Breadth.all(300_000_000));
 
+    /// Work of a round, in steps of [RowPacking]: after so many no new bar is asked for.
+    private static final long STEPS_A_ROUND = 500_000;
+
     private final CandidateTable lot;
     private final BooleanSupplier stop;
     private int breadth;
@@ -33,21 +36,19 @@ final class RowBisection {
     private long left;
 
     /// @param bound what no grouping can beat, in ticks
-    /// @param most work in all, in steps of [RowPacking]
+    /// @param rounds how many rounds' work there is in all
     /// @param stop asked now and then
-    RowBisection(CandidateTable lot, long bound, long most, BooleanSupplier stop) {
+    RowBisection(CandidateTable lot, long bound, int rounds, BooleanSupplier stop) {
         this.lot = lot;
         this.bound = bound;
         this.stop = stop;
-        left = most;
+        left = STEPS_A_ROUND * rounds;
     }
 
-    /// Goes on from the best grouping so far; what comes out is at least as good.
-    ///
-    /// @param steps after so many, in steps of [RowPacking], no new bar is asked for
-    Grouping raised(Grouping from, long steps) {
+    @Override
+    public Grouping raised(Grouping from, double rounds) {
         Grouping best = from;
-        long until = left - steps;
+        long until = left - (long) (STEPS_A_ROUND * rounds);
         while (left > Math.max(0, until)
                 && breadth < BREADTHS.size()
                 && bound > best.smallest()
@@ -73,8 +74,8 @@ final class RowBisection {
         return best;
     }
 
-    /// What no grouping can beat, in ticks.
-    long bound() {
+    @Override
+    public long bound() {
         return bound;
     }
 }

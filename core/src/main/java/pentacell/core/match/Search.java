@@ -37,9 +37,6 @@ final class Search {
     /// In a lot of so many cells they grow by a round's work each round.
     private static final int CELLS_FOR_LONGER = 1_500;
 
-    /// Work along the row beside a round of walks, in steps of [RowPacking].
-    private static final int STEPS_A_ROUND = 500_000;
-
     private static final double LAST_NEAR_REACH_MILLIAMP_HOURS = 3;
 
     /// How far each worker roams, in standard deviations of the lot.
@@ -53,6 +50,7 @@ final class Search {
     private final SearchEffort effort;
     private final SearchWatch watch;
     private final Optional<ResistanceRow> row;
+    private final List<BesideWalks> beside;
     private CapacityBounds.InTicks bounds;
     private Grouping best;
     private Score bestScore;
@@ -71,6 +69,7 @@ final class Search {
         this.effort = effort;
         this.watch = watch;
         this.row = lot.limitsIrSpread() ? Optional.of(new ResistanceRow(lot)) : Optional.empty();
+        this.beside = selection == Selection.STRONGEST ? beside() : List.of();
         this.best = first;
         this.bestScore = Score.of(first);
     }
@@ -100,6 +99,11 @@ final class Search {
                     Levelling.level(start, selection, watch::stop);
                     return start;
                 });
+            for (BesideWalks each : beside) {
+                double before = each.roundsBefore(effort.rounds());
+                Grouping from = best.copy();
+                if (before > 0) levellings.add(0, () -> each.raised(from, before));
+            }
             keepBest(workers, levellings);
             rounds(workers);
         } catch (InterruptedException interrupted) {
@@ -112,7 +116,6 @@ final class Search {
 
     private void rounds(ExecutorService workers) throws InterruptedException {
         SplittableRandom seeds = new SplittableRandom(effort.seed());
-        Optional<RowBisection> along = along();
         int withoutGain = 0;
         int length = 1;
         for (int round = 1; round <= effort.rounds() && withoutGain < patience(); round += length) {
@@ -124,28 +127,29 @@ final class Search {
             }
             length = Math.min(length(round, withoutGain), effort.rounds() - round + 1);
             List<Callable<Grouping>> tasks = tasks(seeds, length);
-            if (along.isPresent() && round > 1) {
+            int rounds = length;
+            for (BesideWalks each : beside) {
                 Grouping from = best.copy();
-                long steps = (long) STEPS_A_ROUND * length;
-                tasks.add(0, () -> along.get().raised(from, steps));
+                // the first walk alone often finds all that there is in a small lot
+                boolean isBegun = round > 1 || each.roundsBefore(effort.rounds()) > 0;
+                if (isBegun) tasks.add(0, () -> each.raised(from, rounds));
             }
             boolean gained = keepBest(workers, tasks);
-            if (along.isPresent()) bounds = bounds.withUsable(along.get().bound());
+            for (BesideWalks each : beside) bounds = bounds.withUsable(each.bound());
             withoutGain = gained ? 0 : withoutGain + length;
         }
         if (bestScore.isFirstAimProven(bounds, selection)) ending = Ending.PROVEN_BEST;
     }
 
-    /// Small lots under a limit on IR are gone along cell by cell, beside the walks.
-    private Optional<RowBisection> along() {
-        return selection == Selection.STRONGEST && RowPacking.isFor(lot)
-                ? Optional.of(
-                        new RowBisection(
-                                lot,
-                                bounds.usable(),
-                                (long) STEPS_A_ROUND * effort.rounds(),
-                                watch::stop))
-                : Optional.empty();
+    /// Under a limit on IR, small lots are gone along cell by cell, and in large ones the windows
+    /// are moved that groups take their cells from.
+    private List<BesideWalks> beside() {
+        List<BesideWalks> all = new ArrayList<>();
+        if (RowPacking.isFor(lot))
+            all.add(new RowBisection(lot, bounds.usable(), effort.rounds(), watch::stop));
+        if (WindowedRow.isFor(lot))
+            all.add(new WindowClimb(lot, bounds.usable(), effort.seed(), watch::stop));
+        return all;
     }
 
     /// So many rounds may gain nothing. Under a limit on IR gains come late.

@@ -2,6 +2,7 @@ package pentacell.core.match;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
@@ -9,6 +10,8 @@ import java.util.stream.IntStream;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.pack.MatchRules;
+import pentacell.core.pack.Selection;
 
 /// Lots for tests.
 final class Lots {
@@ -45,6 +48,15 @@ final class Lots {
                             "D" + random.nextInt(9)));
         }
         return cells;
+    }
+
+    /// A lot for equal groups, the strongest wanted, under a limit on IR inside them.
+    static CandidateTable table(List<Candidate> cells, int series, int parallel, double limit) {
+        return new CandidateTable(
+                cells,
+                MatchRules.of(series, parallel, Selection.STRONGEST)
+                        .withMaxIrSpread(OptionalDouble.of(limit)),
+                Map.of());
     }
 
     /// The same cell with a size.

@@ -27,15 +27,6 @@ final class RowPackingTest {
     private static final int LOTS = 500;
     private static final Breadth ALL = Breadth.all(50_000_000);
 
-    private static CandidateTable table(
-            List<Candidate> cells, int series, int parallel, double limit) {
-        return new CandidateTable(
-                cells,
-                MatchRules.of(series, parallel, Selection.STRONGEST)
-                        .withMaxIrSpread(OptionalDouble.of(limit)),
-                Map.of());
-    }
-
     private static void assertReached(Answer answer, long bar, CandidateTable lot) {
         Grouping found = assertInstanceOf(Answer.Reached.class, answer).grouping();
         assertTrue(found.smallest() >= bar, found.smallest() + " under " + bar);
@@ -55,7 +46,7 @@ final class RowPackingTest {
             List<Candidate> cells =
                     EveryGrouping.lot(random, series * parallel + random.nextInt(3));
             double limit = random.nextInt(9);
-            CandidateTable lot = table(cells, series, parallel, limit);
+            CandidateTable lot = Lots.table(cells, series, parallel, limit);
             assertTrue(RowPacking.isFor(lot));
             int[] sizes = new int[series];
             Arrays.fill(sizes, parallel);
@@ -88,15 +79,15 @@ final class RowPackingTest {
         for (int round = 0; round < 200; round++) {
             List<Candidate> cells = EveryGrouping.lot(random, 6 + random.nextInt(3));
             double limit = 3 + random.nextInt(9);
-            CandidateTable lot = table(cells, 2, 3, limit);
+            CandidateTable lot = Lots.table(cells, 2, 3, limit);
             var first = Windows.cut(lot);
             if (first.isEmpty()) continue;
             long bound = CapacityBounds.of(lot).usable();
-            RowBisection bisection = new RowBisection(lot, bound, 50_000_000, () -> false);
+            RowBisection bisection = new RowBisection(lot, bound, 100, () -> false);
             Grouping from = new Grouping(lot, first.get());
             Grouping best = from;
             // a little in each round
-            for (int i = 0; i < 100; i++) best = bisection.raised(best, 5);
+            for (int i = 0; i < 100; i++) best = bisection.raised(best, 1e-5);
             assertEquals(EveryGrouping.best(cells, new int[] {3, 3}, limit), best.smallest());
             assertEquals(best.smallest(), bisection.bound());
         }
@@ -104,7 +95,7 @@ final class RowPackingTest {
 
     @Test
     void whatIsStoppedOrSpentIsNotKnown() {
-        CandidateTable lot = table(Lots.worn(60, 3), 7, 6, 6);
+        CandidateTable lot = Lots.table(Lots.worn(60, 3), 7, 6, 6);
         assertTrue(RowPacking.isFor(lot));
         assertInstanceOf(
                 Answer.Unknown.class, new RowPacking(lot, ALL).reaches(1, () -> true), "stopped");
@@ -122,8 +113,8 @@ final class RowPackingTest {
                 RowPacking.isFor(
                         new CandidateTable(
                                 cells, MatchRules.of(7, 6, Selection.STRONGEST), Map.of())));
-        assertFalse(RowPacking.isFor(table(Lots.worn(900, 3), 7, 6, 6)), "too many");
-        assertFalse(RowPacking.isFor(table(Lots.worn(300, 3), 7, 6, 90)), "too long a window");
+        assertFalse(RowPacking.isFor(Lots.table(Lots.worn(900, 3), 7, 6, 6)), "too many");
+        assertFalse(RowPacking.isFor(Lots.table(Lots.worn(300, 3), 7, 6, 90)), "too long a window");
         MatchRules rules =
                 MatchRules.of(List.of(3, 4), Selection.STRONGEST)
                         .withMaxIrSpread(OptionalDouble.of(6));
@@ -150,7 +141,7 @@ final class RowPackingTest {
                                         "M",
                                         "D"))
                         .toList();
-        CandidateTable lot = table(cells, series, parallel, 0);
+        CandidateTable lot = Lots.table(cells, series, parallel, 0);
         assertReached(new RowPacking(lot, ALL).reaches(best, () -> false), best, lot);
         assertInstanceOf(
                 Answer.OutOfReach.class, new RowPacking(lot, ALL).reaches(best + 1, () -> false));
@@ -169,7 +160,7 @@ final class RowPackingTest {
                 result.figures().usableMilliampHours(),
                 result.bounds().usableMilliampHours(),
                 1e-9);
-        CandidateTable lot = table(cells, 7, 6, 4);
+        CandidateTable lot = Lots.table(cells, 7, 6, 4);
         long best = Math.round(result.figures().usableMilliampHours() * lot.ticksPerMilliampHour());
         assertTrue(best < CapacityBounds.of(lot).usable(), "arithmetic alone does not show it");
         assertEquals(
