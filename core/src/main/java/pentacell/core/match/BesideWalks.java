@@ -7,11 +7,9 @@ interface BesideWalks {
     /// @param rounds how many rounds' work may be done
     Grouping raised(Grouping best, double rounds);
 
-    /// How many rounds' work it is to do before the first walk.
-    ///
-    /// @param rounds of the whole search
-    default double roundsBefore(int rounds) {
-        return 0;
+    /// Whether walks are to wait: they have little to add until this is further on.
+    default boolean isFirst() {
+        return false;
     }
 
     /// What no grouping can beat, as far as it knows, in ticks.

@@ -62,15 +62,15 @@ final class PriceSlope {
         for (int i = 0; i < row.length(); i++) {
             while (from < groups && row.ends[begins[from]] <= i) from++;
             while (until < groups && begins[until] <= i) until++;
+            looks += until - from;
             if (from < until) total += ofCell(row.over[i], from, until, w, a);
         }
         for (int p = 0; p < 2 * groups; p++)
             for (int q = 0; q < p; q++) second[p][q] = second[q][p];
-        looks += row.length();
         return total;
     }
 
-    /// Looks at a cell until now.
+    /// Payments looked at until now, and what work was beside.
     long looks() {
         return looks;
     }
@@ -127,6 +127,7 @@ final class PriceSlope {
         int all = 2 * groups;
         double[][] matrix = new double[all + 1][all + 1];
         double[] right = new double[all + 1];
+        looks += (long) all * all * all / 8;
         for (int p = 0; p < all; p++) {
             System.arraycopy(second[p], 0, matrix[p], 0, all);
             matrix[p][p] += RIDGE / smooth * (p < groups ? 1 : row.sigma * row.sigma);

@@ -37,6 +37,9 @@ final class Search {
     /// In a lot of so many cells they grow by a round's work each round.
     private static final int CELLS_FOR_LONGER = 1_500;
 
+    /// Of the work of all rounds.
+    private static final double PIECE_BEFORE = 0.25;
+
     private static final double LAST_NEAR_REACH_MILLIAMP_HOURS = 3;
 
     /// How far each worker roams, in standard deviations of the lot.
@@ -99,12 +102,8 @@ final class Search {
                     Levelling.level(start, selection, watch::stop);
                     return start;
                 });
-            for (BesideWalks each : beside) {
-                double before = each.roundsBefore(effort.rounds());
-                Grouping from = best.copy();
-                if (before > 0) levellings.add(0, () -> each.raised(from, before));
-            }
             keepBest(workers, levellings);
+            beforeWalks(workers);
             rounds(workers);
         } catch (InterruptedException interrupted) {
             Thread.currentThread().interrupt();
@@ -112,6 +111,16 @@ final class Search {
         } finally {
             workers.shutdownNow();
         }
+    }
+
+    /// What is better done before the first walk, in pieces: each ends with whole groups.
+    private void beforeWalks(ExecutorService workers) throws InterruptedException {
+        double piece = PIECE_BEFORE * effort.rounds();
+        for (BesideWalks each : beside)
+            while (each.isFirst() && !watch.stop()) {
+                Grouping from = best.copy();
+                keepBest(workers, List.of(() -> each.raised(from, piece)));
+            }
     }
 
     private void rounds(ExecutorService workers) throws InterruptedException {
@@ -130,9 +139,8 @@ final class Search {
             int rounds = length;
             for (BesideWalks each : beside) {
                 Grouping from = best.copy();
-                // the first walk alone often finds all that there is in a small lot
-                boolean isBegun = round > 1 || each.roundsBefore(effort.rounds()) > 0;
-                if (isBegun) tasks.add(0, () -> each.raised(from, rounds));
+                // the first walk alone often finds all that there is
+                if (round > 1) tasks.add(0, () -> each.raised(from, rounds));
             }
             boolean gained = keepBest(workers, tasks);
             for (BesideWalks each : beside) bounds = bounds.withUsable(each.bound());
@@ -144,12 +152,11 @@ final class Search {
     /// Under a limit on IR, small lots are gone along cell by cell, and in large ones the windows
     /// are moved that groups take their cells from.
     private List<BesideWalks> beside() {
-        List<BesideWalks> all = new ArrayList<>();
         if (RowPacking.isFor(lot))
-            all.add(new RowBisection(lot, bounds.usable(), effort.rounds(), watch::stop));
-        if (WindowedRow.isFor(lot))
-            all.add(new WindowClimb(lot, bounds.usable(), effort.seed(), watch::stop));
-        return all;
+            return List.of(new RowBisection(lot, bounds.usable(), effort.rounds(), watch::stop));
+        return WindowedRow.isFor(lot)
+                ? List.of(new WindowClimb(lot, bounds.usable(), effort, watch::stop))
+                : List.of();
     }
 
     /// So many rounds may gain nothing. Under a limit on IR gains come late.

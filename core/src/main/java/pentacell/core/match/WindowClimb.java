@@ -18,21 +18,24 @@ import pentacell.core.pack.Selection;
 /// prices of now it is known at once what a move brings at most, so the most promising are tried.
 /// When no move of one window brings anything, some are pushed aside and it goes on from there.
 final class WindowClimb implements BesideWalks {
-    /// Work of a round, in looks at a cell, and the part of all rounds' work that comes before the
-    /// first walk: walks have little to add until the windows lie well.
-    private static final long LOOKS_A_ROUND = 1_000_000;
+    /// Work of a round, in payments looked at, and the part of all rounds' work that comes before
+    /// the first walk: walks have little to add until the windows lie well.
+    private static final long LOOKS_A_ROUND = 4_000_000;
 
-    private static final double PART_BEFORE = 0.33;
+    private static final double PART_BEFORE = 0.5;
 
     /// Least distance and number of doublings that moves are tried over, in places.
-    private static final int NEAREST = 3;
+    private static final int NEAREST = 2;
 
-    private static final int DOUBLINGS = 6;
+    private static final int DOUBLINGS = 7;
 
     /// A gain under this part of how sharp the prices are is none.
     private static final double GAIN = 0.04;
 
     private static final int PUSHED = 3;
+
+    /// Walks do the rest where this part of the bound is left.
+    private static final double NEAR_BOUND = 0.0007;
 
     /// So many windows are moved at once.
     private static final int TOGETHER = 4;
@@ -42,11 +45,13 @@ final class WindowClimb implements BesideWalks {
 
     private static final int DEALT_AT = 5;
 
+    private static final double LEAST_EAGERNESS = 1.0 / 16;
+
     /// In standard deviations of the lot.
     private static final double WALK_REACH = 0.25;
 
     private static final double LAST_WALK_REACH = 0.02;
-    private static final int WALK_PROPOSALS_PER_CELL = 100;
+    private static final int WALK_PROPOSALS = 150_000;
 
     private final WindowedRow row;
     private final ResistanceRow near;
@@ -57,43 +62,71 @@ final class WindowClimb implements BesideWalks {
     private Optional<WindowPrices> best = Optional.empty();
     private boolean isNew;
     private int sharpenings;
+
+    /// Whether no move of one window brings anything any more.
+    private boolean isSettled;
+
+    private long leftFirst;
+
+    /// How often moves as far were tried alone, and brought something.
+    private final int[] tried = new int[DOUBLINGS];
+
+    private final int[] gained = new int[DOUBLINGS];
+
+    /// What part of its work it does: walks get the time that it does not use.
+    private double eagerness = 1;
+
     private long left;
 
     /// @param bound what no grouping can beat, in ticks
     /// @param stop asked now and then
-    WindowClimb(CandidateTable lot, long bound, long seed, BooleanSupplier stop) {
-        row = new WindowedRow(lot);
+    WindowClimb(CandidateTable lot, long bound, SearchEffort effort, BooleanSupplier stop) {
+        row = new WindowedRow(lot, stop);
         near = new ResistanceRow(lot);
         this.bound = bound;
         this.stop = stop;
-        random = new SplittableRandom(seed);
+        random = new SplittableRandom(effort.seed());
+        leftFirst = (long) (PART_BEFORE * LOOKS_A_ROUND * effort.rounds());
     }
 
     /// Goes on from where it stands, at first from the windows of the best.
     @Override
     public Grouping raised(Grouping from, double rounds) {
-        left = (long) (LOOKS_A_ROUND * rounds);
-        if (at.isEmpty()) {
-            at = WindowPrices.of(row, row.beginsOf(from));
-            at.ifPresent(prices -> left -= prices.work());
-            isKept();
+        left = (long) (LOOKS_A_ROUND * rounds * eagerness);
+        if (best.isEmpty() && !isSettled) begin(from);
+        while (at.isPresent() && left > 0 && !stop.getAsBoolean()) {
+            keep();
+            boolean isAtBound = at.get().value() > bound;
+            if (!isAtBound && climb()) continue;
+            if (isSharpened(isAtBound ? DEALT_AT : MOST_SHARPENINGS)) continue;
+            boolean isPushed = !isAtBound && isSettled;
+            isSettled = true;
+            if (!isPushed) break;
+            push();
         }
-        while (at.isPresent()
-                && left > 0
-                && !stop.getAsBoolean()
-                && (!isAtBound() || isSharpened(DEALT_AT)))
-            if (!climb() && !isKept() && !isSharpened(MOST_SHARPENINGS)) push();
-        isKept();
+        keep();
+        leftFirst -= (long) (LOOKS_A_ROUND * rounds);
+        eagerness = isNew ? 1 : Math.max(LEAST_EAGERNESS, eagerness / 2);
         return dealt(from);
     }
 
-    @Override
-    public double roundsBefore(int rounds) {
-        return PART_BEFORE * rounds;
+    /// From the windows of a grouping, where it is the windows that stand in the way: not where the
+    /// grouping is near the bound, nor where its windows let expect more than that.
+    private void begin(Grouping from) {
+        if (from.smallest() < (1 - NEAR_BOUND) * bound)
+            at = WindowPrices.of(row, row.beginsOf(from));
+        at.ifPresent(prices -> left -= prices.work());
+        best = at;
+        while (at.isPresent() && at.get().value() > bound)
+            if (!isSharpened(MOST_SHARPENINGS)) at = Optional.empty();
+        best = at;
+        isNew = at.isPresent();
+        isSettled = at.isEmpty();
     }
 
-    private boolean isAtBound() {
-        return at.orElseThrow().value() > bound;
+    @Override
+    public boolean isFirst() {
+        return !isSettled && leftFirst > 0;
     }
 
     /// Goes on with sharper prices from the best; false when they are sharp enough.
@@ -109,12 +142,10 @@ final class WindowClimb implements BesideWalks {
     }
 
     /// Remembers where it stands when that is better than all before.
-    private boolean isKept() {
-        if (at.isEmpty() || best.isPresent() && !isBetter(at.get().value(), best.get()))
-            return false;
+    private void keep() {
+        if (at.isEmpty() || best.isPresent() && !isBetter(at.get().value(), best.get())) return;
         best = at;
         isNew = true;
-        return true;
     }
 
     private static boolean isBetter(double value, WindowPrices than) {
@@ -142,17 +173,15 @@ final class WindowClimb implements BesideWalks {
                 new Annealing(dealt, new NearMoves(dealt, random, near), Selection.STRONGEST);
         walk.run(
                 score -> new Window(Math.max(goal, score.usable() + 1), Long.MAX_VALUE / 4),
-                new Cooling(
-                        WALK_REACH * row.sigma,
-                        LAST_WALK_REACH * row.sigma,
-                        WALK_PROPOSALS_PER_CELL * row.length()),
+                new Cooling(WALK_REACH * row.sigma, LAST_WALK_REACH * row.sigma, WALK_PROPOSALS),
                 stop);
         Grouping best = walk.best();
         Levelling.level(best, Selection.STRONGEST, stop);
         return best;
     }
 
-    private record Move(int window, int begin, double atMost) {}
+    /// @param promise what it brings at most, times how often moves as far brought something
+    private record Move(int window, int begin, int doubling, double promise) {}
 
     /// Makes moves that bring something: first the most promising of several windows at once, then
     /// one after the other alone. False when none does.
@@ -164,7 +193,12 @@ final class WindowClimb implements BesideWalks {
         for (Move move : moves) {
             int[] begins = from.begins();
             begins[move.window()] = move.begin();
-            if (isGained(from, begins, least)) return true;
+            boolean isGained = isGained(from, begins, least);
+            tried[move.doubling()]++;
+            if (isGained) {
+                gained[move.doubling()]++;
+                return true;
+            }
             if (left <= 0 || stop.getAsBoolean()) return true;
         }
         return false;
@@ -200,9 +234,12 @@ final class WindowClimb implements BesideWalks {
                                     + sign * ((NEAREST << doubling) + random.nextInt(NEAREST));
                     if (!row.mayBegin(begin)) continue;
                     double atMost = from.atMostWith(window, begin);
-                    if (atMost > least) moves.add(new Move(window, begin, atMost));
+                    double often = (gained[doubling] + 1.0) / (tried[doubling] + 2.0);
+                    if (atMost > least)
+                        moves.add(
+                                new Move(window, begin, doubling, (atMost - from.value()) * often));
                 }
-        moves.sort(Comparator.comparingDouble((Move move) -> -move.atMost()));
+        moves.sort(Comparator.comparingDouble((Move move) -> -move.promise()));
         return moves;
     }
 

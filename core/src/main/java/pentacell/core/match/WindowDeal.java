@@ -35,7 +35,8 @@ final class WindowDeal {
             if (groupAt[place] < shelf) room[groupAt[place]]--;
         }
         for (int group = 0; group < shelf; group++)
-            while (room[group] != 0) if (!pass(group)) return Optional.empty();
+            while (room[group] != 0)
+                if (row.stop.getAsBoolean() || !pass(group)) return Optional.empty();
         int[] groupOf = new int[row.length()];
         for (int place = 0; place < groupAt.length; place++)
             groupOf[row.cells[place]] = groupAt[place];

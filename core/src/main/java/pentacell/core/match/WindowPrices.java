@@ -113,7 +113,7 @@ final class WindowPrices {
     }
 
     /// @param prices empty when they come to too little
-    /// @param work looks at a cell that it took
+    /// @param work payments that were looked at
     record Moved(Optional<WindowPrices> prices, long work) {}
 
     /// What the smallest group can come to, in ticks.
@@ -121,7 +121,7 @@ final class WindowPrices {
         return value;
     }
 
-    /// Looks at a cell that it took to find them from nothing.
+    /// Payments that were looked at to find them from nothing.
     long work() {
         return work;
     }
@@ -203,7 +203,7 @@ final class WindowPrices {
         double done = DONE * smooth * row.groups;
         for (int step = 0; step < MOST_STEPS; step++) {
             Optional<double[]> way = slope.newton();
-            if (way.isEmpty()) return false;
+            if (way.isEmpty() || row.stop.getAsBoolean()) return false;
             double promised = -slope.along(way.get());
             value = total / row.groups + row.mean * row.size;
             if (value < least) return false;

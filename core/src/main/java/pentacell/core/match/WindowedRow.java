@@ -1,6 +1,7 @@
 package pentacell.core.match;
 
 import java.util.Arrays;
+import java.util.function.BooleanSupplier;
 
 /// The cells of a lot in order of resistance, for groups that each take theirs from a *window*: the
 /// cells from a place on that lie within the limit of the one there.
@@ -31,8 +32,12 @@ final class WindowedRow {
     /// Standard deviation of the capacities, in ticks.
     final double sigma;
 
-    WindowedRow(CandidateTable lot) {
+    /// Asked now and then; what is being worked out is given up then.
+    final BooleanSupplier stop;
+
+    WindowedRow(CandidateTable lot, BooleanSupplier stop) {
         this.lot = lot;
+        this.stop = stop;
         groups = lot.groups();
         size = lot.groupSizes()[0];
         cells = ResistanceRow.cells(lot);

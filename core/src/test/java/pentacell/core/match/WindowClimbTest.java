@@ -31,14 +31,15 @@ final class WindowClimbTest {
     void allInEveryWindow() {
         CandidateTable lot = Lots.table(Lots.worn(200, 5), 4, 20, 1000);
         double strongest = IntStream.range(0, 80).mapToDouble(lot::ticks).sum();
-        assertEquals(strongest / 4, sharp(new WindowedRow(lot), 0, 0, 0, 0).value(), 1);
+        assertEquals(
+                strongest / 4, sharp(new WindowedRow(lot, () -> false), 0, 0, 0, 0).value(), 1);
     }
 
     @Test
     @DisplayName("of windows that share no cell the weakest tells")
     void windowsApart() {
         CandidateTable lot = Lots.table(Lots.worn(400, 6), 3, 20, 1.5);
-        WindowedRow row = new WindowedRow(lot);
+        WindowedRow row = new WindowedRow(lot, () -> false);
         int[] begins = {60, 0, 0};
         begins[1] = row.ends[begins[0]];
         begins[2] = row.ends[begins[1]];
@@ -61,7 +62,7 @@ final class WindowClimbTest {
             "prices after a move are those from nothing, and no higher than the old ones let expect")
     void movesComeToWhatTheirWindowsDo(int seed) {
         CandidateTable lot = Lots.table(Lots.worn(500, seed), 6, 30, 5);
-        WindowedRow row = new WindowedRow(lot);
+        WindowedRow row = new WindowedRow(lot, () -> false);
         Grouping found =
                 new Grouping(
                         lot,
@@ -100,13 +101,15 @@ final class WindowClimbTest {
             long bound = CapacityBounds.of(lot).usable();
             Grouping swept =
                     new Grouping(lot, SparingSweep.of(lot, bound, () -> false).orElseThrow());
-            WindowedRow row = new WindowedRow(lot);
+            WindowedRow row = new WindowedRow(lot, () -> false);
             WindowPrices prices = sharp(row, row.beginsOf(swept));
             Grouping dealt = WindowDeal.of(row, prices).orElseThrow();
             assertEquals(0, dealt.violation());
             for (int group = 0; group < series; group++)
                 assertEquals(parallel, dealt.members(group).length);
-            Grouping raised = new WindowClimb(lot, bound, seed, () -> false).raised(swept, 2);
+            Grouping raised =
+                    new WindowClimb(lot, bound, new SearchEffort(8, seed), () -> false)
+                            .raised(swept, 2);
             assertEquals(0, raised.violation());
             assertTrue(raised.smallest() >= swept.smallest() && raised.smallest() <= bound);
         }
@@ -117,7 +120,8 @@ final class WindowClimbTest {
         CandidateTable lot = Lots.table(Lots.worn(600, 9), 10, 40, 3);
         long bound = CapacityBounds.of(lot).usable();
         Grouping swept = new Grouping(lot, SparingSweep.of(lot, bound, () -> false).orElseThrow());
-        Grouping raised = new WindowClimb(lot, bound, 1, () -> true).raised(swept, 2);
+        Grouping raised =
+                new WindowClimb(lot, bound, new SearchEffort(8, 1), () -> true).raised(swept, 2);
         assertTrue(raised.smallest() >= swept.smallest());
     }
 
