@@ -1,5 +1,6 @@
 package pentacell.core.service;
 
+import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
@@ -14,6 +15,7 @@ import pentacell.core.circuit.RestCurve;
 import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.service.UsedPack.Truth;
+import pentacell.core.service.UsedPack.Use;
 import pentacell.core.use.Trouble;
 
 /// Boards that send nonsense once in a while: what they say of the pack stands for all that.
@@ -72,6 +74,36 @@ final class BadReadingTest {
                         .formatted(hidden, nonsense, lines, right, PACKS, accused);
         reporter.publishEntry("nonsense", said);
         assertTrue(right >= PACKS - 1 && accused == 0, said);
+    }
+
+    @ParameterizedTest(name = "{0}, {1} A with peaks of {2} A, every {3} s")
+    @DisplayName(
+            "what only looks odd stays: peaks, steps, weak groups, noise, rounding, leaps of the clock")
+    @CsvSource({
+        "NMC, 6, 20, 600",
+        "NMC, 0.2, 60, 600",
+        "LFP, 5, 5, 60",
+        "LFP, 1, 90, 3600",
+        "NMC, 13, 13, 3600"
+    })
+    void whatCanBeStays(Chemistry chemistry, double amps, double peakAmps, double stepSeconds) {
+        for (int seed = 0; seed < 12; seed++) {
+            Random random = new Random(400 + seed);
+            List<Truth> groups = UsedPack.sound(random, GROUPS);
+            groups.set(BAD, new Truth(0.7, 0.02, UsedPack.OHMS * (1 + seed), 0.02));
+            Use use =
+                    new Use(
+                            10,
+                            0.97,
+                            amps,
+                            peakAmps,
+                            stepSeconds,
+                            seed % 2 * 0.003,
+                            seed % 3 * 0.005,
+                            seed % 4);
+            GroupLog log = UsedPack.history(groups, RestCurve.of(chemistry)::volts, use, random);
+            assertEquals(log.size(), log.withoutSlips().size());
+        }
     }
 
     /// What a board sends where it has read nothing.

@@ -118,6 +118,17 @@ final class GroupLogCsvTest {
         assertEquals(said == null ? 5 : 4, read.log().orElseThrow().size());
     }
 
+    @Test
+    void aGroupThatNeverReadsAnythingLeavesNoLogButSaysWhy() throws IOException {
+        GroupLogCsv.Read read =
+                read("time_s,current_a,group_1_v,group_2_v|0,2,3.9,65.535|60,2,3.8,65.535|");
+        assertTrue(read.log().isEmpty());
+        assertEquals(2, read.skipped());
+        assertEquals(
+                "pack.csv:2: group 2 reads 65.54 V, which no cell gives",
+                read.problems().get(0).text().replace('\u00a0', ' '));
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '!',
