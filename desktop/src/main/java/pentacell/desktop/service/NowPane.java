@@ -96,6 +96,7 @@ final class NowPane extends VBox {
                         meaning,
                         findings,
                         alarms,
+                        message,
                         groups,
                         ControlRow.of(
                                 PlainButton.of("Import a history", "history-import", this::read),
@@ -109,8 +110,7 @@ final class NowPane extends VBox {
                                 high,
                                 spread,
                                 warm,
-                                PlainButton.of("Set alarms", "alarms-set", this::setAlarms)),
-                        message);
+                                PlainButton.of("Set alarms", "alarms-set", this::setAlarms)));
         OnlyWhenSaid.of(alarms, message);
         model.judgedProperty().subscribe(this::show);
     }
