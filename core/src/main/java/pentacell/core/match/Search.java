@@ -53,7 +53,7 @@ final class Search {
     private final SearchEffort effort;
     private final SearchWatch watch;
     private final Optional<ResistanceRow> row;
-    private final List<BesideWalks> beside;
+    private final Optional<BesideWalks> beside;
     private CapacityBounds.InTicks bounds;
     private Grouping best;
     private Score bestScore;
@@ -72,7 +72,7 @@ final class Search {
         this.effort = effort;
         this.watch = watch;
         this.row = lot.limitsIrSpread() ? Optional.of(new ResistanceRow(lot)) : Optional.empty();
-        this.beside = selection == Selection.STRONGEST ? beside() : List.of();
+        this.beside = selection == Selection.STRONGEST ? beside() : Optional.empty();
         this.best = first;
         this.bestScore = Score.of(first);
     }
@@ -116,11 +116,11 @@ final class Search {
     /// What is better done before the first walk, in pieces: each ends with whole groups.
     private void beforeWalks(ExecutorService workers) throws InterruptedException {
         double piece = PIECE_BEFORE * effort.rounds();
-        for (BesideWalks each : beside)
-            while (each.isFirst() && !watch.stop()) {
-                Grouping from = best.copy();
-                keepBest(workers, List.of(() -> each.raised(from, piece)));
-            }
+        while (beside.isPresent() && beside.get().isFirst() && !watch.stop()) {
+            watch.searched(progress(1));
+            Grouping from = best.copy();
+            keepBest(workers, List.of(() -> beside.get().raised(from, piece)));
+        }
     }
 
     private void rounds(ExecutorService workers) throws InterruptedException {
@@ -136,14 +136,14 @@ final class Search {
             }
             length = Math.min(length(round, withoutGain), effort.rounds() - round + 1);
             List<Callable<Grouping>> tasks = tasks(seeds, length);
-            int rounds = length;
-            for (BesideWalks each : beside) {
+            // the first walk alone often finds all that there is
+            if (beside.isPresent() && round > 1) {
                 Grouping from = best.copy();
-                // the first walk alone often finds all that there is
-                if (round > 1) tasks.add(0, () -> each.raised(from, rounds));
+                int rounds = length;
+                tasks.add(0, () -> beside.get().raised(from, rounds));
             }
             boolean gained = keepBest(workers, tasks);
-            for (BesideWalks each : beside) bounds = bounds.withUsable(each.bound());
+            if (beside.isPresent()) bounds = bounds.withUsable(beside.get().bound());
             withoutGain = gained ? 0 : withoutGain + length;
         }
         if (bestScore.isFirstAimProven(bounds, selection)) ending = Ending.PROVEN_BEST;
@@ -151,12 +151,12 @@ final class Search {
 
     /// Under a limit on IR, small lots are gone along cell by cell, and in large ones the windows
     /// are moved that groups take their cells from.
-    private List<BesideWalks> beside() {
+    private Optional<BesideWalks> beside() {
         if (RowPacking.isFor(lot))
-            return List.of(new RowBisection(lot, bounds.usable(), effort.rounds(), watch::stop));
-        return WindowedRow.isFor(lot)
-                ? List.of(new WindowClimb(lot, bounds.usable(), effort, watch::stop))
-                : List.of();
+            return Optional.of(
+                    new RowBisection(lot, bounds.usable(), effort.rounds(), watch::stop));
+        return row.filter(each -> WindowedRow.isFor(lot))
+                .map(near -> new WindowClimb(lot, near, bounds.usable(), effort, watch::stop));
     }
 
     /// So many rounds may gain nothing. Under a limit on IR gains come late.

@@ -56,7 +56,6 @@ final class WindowClimb implements BesideWalks {
     private final WindowedRow row;
     private final ResistanceRow near;
     private final long bound;
-    private final BooleanSupplier stop;
     private final SplittableRandom random;
     private Optional<WindowPrices> at = Optional.empty();
     private Optional<WindowPrices> best = Optional.empty();
@@ -78,13 +77,18 @@ final class WindowClimb implements BesideWalks {
 
     private long left;
 
+    /// @param near which cells of the lot lie within the limit of each other
     /// @param bound what no grouping can beat, in ticks
     /// @param stop asked now and then
-    WindowClimb(CandidateTable lot, long bound, SearchEffort effort, BooleanSupplier stop) {
+    WindowClimb(
+            CandidateTable lot,
+            ResistanceRow near,
+            long bound,
+            SearchEffort effort,
+            BooleanSupplier stop) {
         row = new WindowedRow(lot, stop);
-        near = new ResistanceRow(lot);
+        this.near = near;
         this.bound = bound;
-        this.stop = stop;
         random = new SplittableRandom(effort.seed());
         leftFirst = (long) (PART_BEFORE * LOOKS_A_ROUND * effort.rounds());
     }
@@ -94,7 +98,7 @@ final class WindowClimb implements BesideWalks {
     public Grouping raised(Grouping from, double rounds) {
         left = (long) (LOOKS_A_ROUND * rounds * eagerness);
         if (best.isEmpty() && !isSettled) begin(from);
-        while (at.isPresent() && left > 0 && !stop.getAsBoolean()) {
+        while (at.isPresent() && left > 0 && !row.stop.getAsBoolean()) {
             keep();
             boolean isAtBound = at.get().value() > bound;
             if (!isAtBound && climb()) continue;
@@ -133,7 +137,7 @@ final class WindowClimb implements BesideWalks {
     private boolean isSharpened(int most) {
         if (sharpenings >= most) return false;
         sharpenings++;
-        Moved sharper = best.orElseThrow().sharpened(2);
+        Moved sharper = best.orElseThrow().sharpened();
         left -= sharper.work();
         if (sharper.prices().isEmpty()) return false;
         best = sharper.prices();
@@ -157,7 +161,7 @@ final class WindowClimb implements BesideWalks {
         isNew = false;
         Optional<WindowPrices> sharp = best;
         for (int i = sharpenings; i < DEALT_AT && sharp.isPresent(); i++)
-            sharp = sharp.get().sharpened(2).prices();
+            sharp = sharp.get().sharpened().prices();
         return sharp.filter(prices -> prices.value() > from.smallest())
                 .flatMap(prices -> WindowDeal.of(row, prices).map(deal -> evened(deal, prices)))
                 .filter(grouping -> grouping.smallest() > from.smallest())
@@ -167,16 +171,16 @@ final class WindowClimb implements BesideWalks {
     /// Whole cells never come to what fractions do in every group: a short walk shares out what is
     /// missing.
     private Grouping evened(Grouping dealt, WindowPrices prices) {
-        Levelling.level(dealt, Selection.STRONGEST, stop);
+        Levelling.level(dealt, Selection.STRONGEST, row.stop);
         long goal = Math.min(bound, Math.round(prices.value()));
         Annealing walk =
                 new Annealing(dealt, new NearMoves(dealt, random, near), Selection.STRONGEST);
         walk.run(
                 score -> new Window(Math.max(goal, score.usable() + 1), Long.MAX_VALUE / 4),
                 new Cooling(WALK_REACH * row.sigma, LAST_WALK_REACH * row.sigma, WALK_PROPOSALS),
-                stop);
+                row.stop);
         Grouping best = walk.best();
-        Levelling.level(best, Selection.STRONGEST, stop);
+        Levelling.level(best, Selection.STRONGEST, row.stop);
         return best;
     }
 
@@ -199,7 +203,7 @@ final class WindowClimb implements BesideWalks {
                 gained[move.doubling()]++;
                 return true;
             }
-            if (left <= 0 || stop.getAsBoolean()) return true;
+            if (left <= 0 || row.stop.getAsBoolean()) return true;
         }
         return false;
     }

@@ -82,10 +82,10 @@ final class WindowPrices {
         return Optional.of(prices);
     }
 
-    /// The prices for the same windows, sharper.
-    Moved sharpened(double times) {
+    /// The prices for the same windows, twice as sharp.
+    Moved sharpened() {
         WindowPrices next =
-                new WindowPrices(row, begins, weights.clone(), flat.clone(), smooth / times);
+                new WindowPrices(row, begins, weights.clone(), flat.clone(), smooth / 2);
         boolean isFound = next.solve(Double.NEGATIVE_INFINITY);
         return new Moved(isFound ? Optional.of(next) : Optional.empty(), next.work);
     }

@@ -53,9 +53,18 @@ public record GroupLog(Column seconds, Column amps, List<Column> volts, List<Col
         return new GroupLog(seconds, drawn, volts, celsius);
     }
 
-    /// The log without moments in which its board sent what cannot have been.
+    /// Moments in which its board sent what cannot have been, with what was wrong.
+    public SortedMap<Integer, String> slips() {
+        return LogSlips.ofPack(amps, volts);
+    }
+
+    /// The log without such moments.
     public GroupLog withoutSlips() {
-        SortedMap<Integer, String> slips = LogSlips.ofPack(amps, volts);
+        return without(slips());
+    }
+
+    /// The log without some moments.
+    public GroupLog without(SortedMap<Integer, String> slips) {
         UnaryOperator<Column> rest = each -> LogSlips.without(each, slips);
         return new GroupLog(
                 rest.apply(seconds),

@@ -1,5 +1,6 @@
 package pentacell.core.match;
 
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -22,7 +23,7 @@ import pentacell.core.pack.Selection;
 final class WindowClimbTest {
     private static WindowPrices sharp(WindowedRow row, int... begins) {
         WindowPrices prices = WindowPrices.of(row, begins).orElseThrow();
-        for (int i = 0; i < 8; i++) prices = prices.sharpened(2).prices().orElseThrow();
+        for (int i = 0; i < 8; i++) prices = prices.sharpened().prices().orElseThrow();
         return prices;
     }
 
@@ -108,10 +109,19 @@ final class WindowClimbTest {
             for (int group = 0; group < series; group++)
                 assertEquals(parallel, dealt.members(group).length);
             Grouping raised =
-                    new WindowClimb(lot, bound, new SearchEffort(8, seed), () -> false)
+                    new WindowClimb(
+                                    lot,
+                                    new ResistanceRow(lot),
+                                    bound,
+                                    new SearchEffort(8, seed),
+                                    () -> false)
                             .raised(swept, 2);
             assertEquals(0, raised.violation());
             assertTrue(raised.smallest() >= swept.smallest() && raised.smallest() <= bound);
+            double promised = Math.min((double) bound, prices.value());
+            assertTrue(
+                    raised.smallest() > 0.997 * promised,
+                    () -> raised.smallest() + " of " + promised);
         }
     }
 
@@ -121,8 +131,14 @@ final class WindowClimbTest {
         long bound = CapacityBounds.of(lot).usable();
         Grouping swept = new Grouping(lot, SparingSweep.of(lot, bound, () -> false).orElseThrow());
         Grouping raised =
-                new WindowClimb(lot, bound, new SearchEffort(8, 1), () -> true).raised(swept, 2);
-        assertTrue(raised.smallest() >= swept.smallest());
+                new WindowClimb(
+                                lot,
+                                new ResistanceRow(lot),
+                                bound,
+                                new SearchEffort(8, 1),
+                                () -> true)
+                        .raised(swept, 2);
+        assertArrayEquals(swept.groupOf, raised.groupOf);
     }
 
     @Test

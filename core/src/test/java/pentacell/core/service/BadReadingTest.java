@@ -67,7 +67,7 @@ final class BadReadingTest {
                 log = nonsense.in(log, random.nextInt(log.size()), random.nextInt(GROUPS));
             Watch watch = Watch.of(log.withoutSlips(), 20);
             if (UsedPack.isSaid(watch, BAD, hidden)) right++;
-            accused += (int) watch.findings().stream().filter(each -> each.group() != BAD).count();
+            accused += UsedPack.accusations(watch, BAD);
         }
         String said =
                 "%s, %s in %d: right %d of %d, falsely accused %d"

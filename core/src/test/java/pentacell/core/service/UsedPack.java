@@ -88,6 +88,12 @@ final class UsedPack {
                 .max(Comparator.comparingDouble(Finding::sure));
     }
 
+    /// How much is said of groups that have nothing.
+    static int accusations(Watch watch, Integer... troubled) {
+        List<Integer> bad = List.of(troubled);
+        return (int) watch.findings().stream().filter(each -> !bad.contains(each.group())).count();
+    }
+
     /// Whether that is what it has.
     ///
     /// @param hidden a trouble, or HEALTHY: then nothing may be said of any group

@@ -138,7 +138,7 @@ final class WatchTest {
                                             ? Optional.of(each.cellsOff().getAsInt())
                                             : Optional.empty())
                             .equals(Optional.of(cells))) count++;
-            accused += (int) watch.findings().stream().filter(each -> each.group() != bad).count();
+            accused += UsedPack.accusations(watch, bad);
         }
         String said =
                 "%s: right %d of 60, missed %d, counted right %d of 40, falsely accused %d"
@@ -215,12 +215,7 @@ final class WatchTest {
             Watch watch = Watch.of(history(groups, Chemistry.NMC, 30, random, 0), 20);
             boolean isFirst = UsedPack.isSaid(watch, first, one.name());
             if (isFirst && UsedPack.isSaid(watch, second, other.name())) right++;
-            accused +=
-                    (int)
-                            watch.findings().stream()
-                                    .filter(each -> each.group() != first)
-                                    .filter(each -> each.group() != second)
-                                    .count();
+            accused += UsedPack.accusations(watch, first, second);
         }
         String said =
                 "%s and %s: both right in %d of 30, falsely accused %d"

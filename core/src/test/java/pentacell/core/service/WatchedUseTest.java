@@ -85,7 +85,7 @@ final class WatchedUseTest {
                 if (isRight) right++;
             }
             if (UsedPack.surest(watch, 0).isPresent() && !isRight) mistaken++;
-            if (watch.findings().stream().anyMatch(each -> each.group() != 0)) accused++;
+            if (UsedPack.accusations(watch, 0) > 0) accused++;
         }
         String said =
                 "%s: right in %d of %d where it shows, of %d kinds another cause said in %d, another group accused in %d"

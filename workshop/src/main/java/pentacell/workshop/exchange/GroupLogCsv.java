@@ -12,11 +12,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pentacell.core.measure.Column;
-import pentacell.core.measure.LogSlips;
 import pentacell.core.prove.GroupLog;
 import pentacell.workshop.exchange.CellTable.Problem;
 
@@ -191,16 +189,13 @@ public final class GroupLogCsv {
                     factor == 1
                             ? read.column(g)
                             : read.column(g).map((i, each) -> LogNumber.scaled(each, factor)));
-        SortedMap<Integer, String> slips = LogSlips.ofPack(read.column(0), volts);
+        List<Column> warm = new ArrayList<>();
+        for (int p = 1; p <= probes; p++) warm.add(read.column(groups + p));
+        GroupLog all = new GroupLog(read.seconds(), read.column(0), volts, warm);
+        SortedMap<Integer, String> slips = all.slips();
         Column lines = read.column(1 + groups + probes);
         slips.forEach((moment, wrong) -> problem((long) lines.get(moment), wrong));
-        UnaryOperator<Column> rest = each -> LogSlips.without(each, slips);
-        List<Column> warm = new ArrayList<>();
-        for (int p = 1; p <= probes; p++) warm.add(rest.apply(read.column(groups + p)));
-        return GroupLog.of(
-                rest.apply(read.seconds()),
-                rest.apply(read.column(0)),
-                volts.stream().map(rest).toList(),
-                warm);
+        GroupLog rest = all.without(slips);
+        return GroupLog.of(rest.seconds(), rest.amps(), rest.volts(), rest.celsius());
     }
 }
