@@ -35,11 +35,10 @@ final class GroupedCells {
 
     double ohms;
 
-    /// Lost inside the cells, and the largest current ÷ mean of its group × current of the group,
-    /// with its cell: since [#rest()].
-    double heatWatts;
-
+    /// The largest current ÷ mean of its group × current of the group, with its cell: since
+    /// [#rest()].
     double largestOfMean;
+
     int largest;
 
     /// Full cells.
@@ -89,7 +88,6 @@ final class GroupedCells {
     /// Voltages at rest of the present state, before any current is set.
     void rest() {
         restVolts = 0;
-        heatWatts = 0;
         largestOfMean = 0;
         for (int g = 0; g < groupVolts.length; g++) {
             double sum = 0;
@@ -119,10 +117,8 @@ final class GroupedCells {
         groupVolts[g] = volts;
         int cells = begin[g + 1] - begin[g];
         for (int i = begin[g]; i < begin[g + 1]; i++) {
-            double lost = amps[i] - volts;
-            double ofCell = conductance[i] * lost;
+            double ofCell = conductance[i] * (amps[i] - volts);
             amps[i] = ofCell;
-            heatWatts += ofCell * lost;
             if (ofCell * cells > largestOfMean) {
                 largestOfMean = ofCell * cells;
                 largest = i;
@@ -135,6 +131,15 @@ final class GroupedCells {
     void move(double[] before, double[] currents, double seconds) {
         for (int i = 0; i < share.length; i++)
             share[i] = before[i] - seconds * currents[i] * shareACoulomb[i];
+    }
+
+    /// The shortest time in s in which the difference between parallel cells may fall to 1/e: R·Q ÷
+    /// the steepest slope of the curve.
+    double evenOutSeconds() {
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < share.length; i++)
+            least = Math.min(least, 1 / (conductance[i] * shareACoulomb[i]));
+        return least / curve.steepest();
     }
 
     /// Charge that is in a group, in C.

@@ -8,9 +8,9 @@ import java.util.List;
 ///
 /// Each cell is its rest curve and its resistance ([GroupedCells]). At constant power P the current
 /// solves I·(E − I·R) = P with E and R of the whole string. The states of charge are followed by
-/// the midpoint rule; the end is found within its step. It ends when the first group's voltage
-/// under load reaches the end voltage, when a group has no charge left, or when the power can no
-/// longer be had.
+/// [StepFlows]; the end is found within its step. It ends when the first group's voltage under load
+/// reaches the end voltage, when a group has no charge left, or when the power can no longer be
+/// had.
 public final class PackSimulation {
     private static final double SECONDS_AN_HOUR = 3600;
     private static final long MOST_STEPS = 20_000_000;
@@ -94,13 +94,12 @@ public final class PackSimulation {
     private Discharged run(double widest, Listener listener) {
         double seconds = 0;
         double energy = 0;
-        double heat = 0;
         double worstShare = 0;
         double worstAtStart = 0;
         int worst = 0;
         double[] before = new double[cells.cells()];
-        double[] middle = new double[cells.cells()];
         double[] cellHeat = new double[cells.cells()];
+        StepFlows flows = new StepFlows(cells, widest);
         Discharged.EndedBy end = evaluate(0);
         for (long steps = 0; ; steps++) {
             listener.step(seconds, packVolts, packAmps, cells.groupVolts);
@@ -116,29 +115,32 @@ public final class PackSimulation {
                                 .formatted(MOST_STEPS, widest));
             double step = course.parts.size() == 1 ? widest : Math.min(widest, course.left);
             System.arraycopy(cells.share, 0, before, 0, before.length);
-            cells.move(before, cells.amps, step / 2);
-            end = evaluate(drawn + packAmps * step / 2);
-            System.arraycopy(cells.amps, 0, middle, 0, middle.length);
-            double current = packAmps;
-            double watts = packVolts * packAmps;
-            double heatWatts = cells.heatWatts;
             double passed = step;
-            if (end == Discharged.EndedBy.POWER) {
-                passed = endWithin(before, middle, current, step / 2);
-            } else {
-                cells.move(before, middle, step);
-                end = evaluate(drawn + current * step);
-                if (end != Discharged.EndedBy.NOTHING)
-                    passed = endWithin(before, middle, current, step);
+            if (!flows.goOn(step, packAmps, packVolts)) {
+                cells.move(before, cells.amps, step / 2);
+                end = evaluate(drawn + packAmps * step / 2);
+                flows.takeFromMiddle(packAmps, packVolts);
             }
-            if (passed < step) end = evaluate(drawn + current * passed);
+            if (end == Discharged.EndedBy.POWER) {
+                passed = endWithin(before, flows, step / 2);
+            } else {
+                cells.move(before, flows.cellAmps, step);
+                end = evaluate(drawn + flows.amps() * step);
+                if (end != Discharged.EndedBy.NOTHING) passed = endWithin(before, flows, step);
+            }
+            if (passed < step) end = evaluate(drawn + flows.amps() * passed);
             seconds += passed;
-            drawn += current * passed;
-            energy += watts * passed;
-            heat += heatWatts * passed;
-            for (int i = 0; i < cellHeat.length; i++) cellHeat[i] += passed * middle[i] * middle[i];
-            if (course.pass(passed) && end == Discharged.EndedBy.NOTHING) end = evaluate(drawn);
+            drawn += flows.amps() * passed;
+            energy += flows.watts() * passed;
+            for (int i = 0; i < cellHeat.length; i++)
+                cellHeat[i] += passed * flows.cellAmps[i] * flows.cellAmps[i];
+            if (course.pass(passed)) {
+                flows.beginAnew();
+                if (end == Discharged.EndedBy.NOTHING) end = evaluate(drawn);
+            }
         }
+        double heat = 0;
+        for (int i = 0; i < cellHeat.length; i++) heat += cellHeat[i] / cells.conductance[i];
         return new Discharged(
                 drawn / SECONDS_AN_HOUR,
                 energy / SECONDS_AN_HOUR,
@@ -176,16 +178,16 @@ public final class PackSimulation {
     }
 
     /// How many seconds of a step pass before the end; the state is left there.
-    private double endWithin(double[] before, double[] currents, double current, double step) {
+    private double endWithin(double[] before, StepFlows flows, double step) {
         double low = 0;
         double high = step;
         for (int i = 0; i < END_BISECTIONS; i++) {
             double middle = (low + high) / 2;
-            cells.move(before, currents, middle);
-            if (evaluate(drawn + current * middle) == Discharged.EndedBy.NOTHING) low = middle;
+            cells.move(before, flows.cellAmps, middle);
+            if (evaluate(drawn + flows.amps() * middle) == Discharged.EndedBy.NOTHING) low = middle;
             else high = middle;
         }
-        cells.move(before, currents, high);
+        cells.move(before, flows.cellAmps, high);
         return high;
     }
 

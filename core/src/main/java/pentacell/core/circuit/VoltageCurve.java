@@ -129,6 +129,18 @@ public final class VoltageCurve {
         return slope(piece(share), Math.clamp(share, shares[0], shares[last()]));
     }
 
+    /// How steep the curve is where it is steepest, in V per whole charge.
+    double steepest() {
+        double most = 0;
+        for (int i = 0; i < cube.length; i++) {
+            // the slope of a cubic is a parabola: largest at an end, or at its turn within
+            double turn = shares[i] - square[i] / (3 * cube[i]);
+            most = Math.max(most, Math.max(slopeFrom[i], slopeTo[i]));
+            if (turn > shares[i] && turn < shares[i + 1]) most = Math.max(most, slope(i, turn));
+        }
+        return most;
+    }
+
     /// State of charge at a voltage in V; held at the ends.
     public double share(double wanted) {
         if (wanted <= volts[0]) return shares[0];

@@ -52,9 +52,10 @@ final class PackSimulationTest {
         assertEquals(EndedBy.VOLTAGE, outcome.endedBy());
     }
 
-    @Test
+    @ParameterizedTest(name = "steps of {0} s")
+    @ValueSource(doubles = {0.3, 1, 9, 47, 49, 90})
     @DisplayName("two cells in parallel: the states part and meet again by an exponential")
-    void twoCellsShareAsTheDifferentialEquationSays() {
+    void twoCellsShareAsTheDifferentialEquationSays(double width) {
         double amps = 2;
         double r1 = 0.04;
         double r2 = 0.06;
@@ -66,19 +67,18 @@ final class PackSimulationTest {
                         LINE,
                         new Load.Amps(amps),
                         3.2,
-                        1,
+                        width,
                         (t, volts, i, each) -> steps.add(new double[] {t, volts}));
+        double rate = 2 * SLOPE / (charge * (r1 + r2));
+        // what a rule of the second order may miss; two rules meet at a fifth of r1·Q ÷ m, 48 s
+        double missed = 1e-9 + 5e-4 * Math.pow(rate * width, 2);
         for (double[] step : steps) {
             // δ' = −(I·(r2 − r1) + 2·m·δ) ÷ (Q·(r1 + r2)), from i1·r1 − i2·r2 = m·δ
-            double apart =
-                    -amps
-                            * (r2 - r1)
-                            / (2 * SLOPE)
-                            * (1 - Math.exp(-2 * SLOPE * step[0] / (charge * (r1 + r2))));
+            double apart = -amps * (r2 - r1) / (2 * SLOPE) * (1 - Math.exp(-rate * step[0]));
             double mean = 1 - amps * step[0] / (2 * charge);
             double s1 = mean + apart / 2;
             double i1 = (amps * r2 + SLOPE * apart) / (r1 + r2);
-            assertEquals(3 + SLOPE * s1 - i1 * r1, step[1], 2e-6, "at " + step[0] + " s");
+            assertEquals(3 + SLOPE * s1 - i1 * r1, step[1], missed, "at " + step[0] + " s");
         }
         // at first by resistance alone: 0.06 ÷ 0.10 of the current, over half of it
         assertEquals(1.2, outcome.worstShareAtStart(), 1e-12);
@@ -164,8 +164,9 @@ final class PackSimulationTest {
                 () -> CircuitCell.measured(LINE, 1.1, 0.05, 30, 3.0));
     }
 
-    @Test
-    void aFinerStepChangesNothingThatCounts() {
+    @ParameterizedTest(name = "{0}")
+    @ValueSource(strings = {"watts", "amps", "parts"})
+    void aFinerStepChangesNothingThatCounts(String kind) {
         SplittableRandom random = new SplittableRandom(5);
         List<List<CircuitCell>> groups = new ArrayList<>();
         for (int g = 0; g < 7; g++) {
@@ -177,7 +178,17 @@ final class PackSimulationTest {
             groups.add(group);
         }
         VoltageCurve curve = RestCurve.of(Chemistry.NMC).curve();
-        Load load = new Load.Watts(200);
+        Load load =
+                switch (kind) {
+                    case "watts" -> new Load.Watts(200);
+                    case "amps" -> new Load.Amps(12);
+                    default ->
+                            new Load.Profile(
+                                    List.of(
+                                            new Load.Part(new Load.Watts(300), 40.5),
+                                            new Load.Part(new Load.Rest(), 7),
+                                            new Load.Part(new Load.Amps(3), 90)));
+                };
         Discharged coarse = discharge(groups, curve, load, 3.0);
         Discharged fine =
                 PackSimulation.discharge(groups, curve, load, 3.0, 0.1, (t, v, i, each) -> {});
