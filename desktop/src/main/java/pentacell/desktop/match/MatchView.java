@@ -4,6 +4,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
@@ -31,7 +32,11 @@ final class MatchView {
         tradeOff = new Lazy<>(() -> new TradeOffPane(model));
         Lazy<ComparePane> compare = new Lazy<>(() -> new ComparePane(desk, model));
         Lazy<SeveralPane> several = new Lazy<>(() -> new SeveralPane(desk, model));
-        tabs.add(MatchStation.SKYLINE, () -> skyline)
+        StackPane place = new StackPane(consequence);
+        place.getStyleClass().add("consequence-place");
+        VBox matched = new VBox(place, skyline);
+        VBox.setVgrow(skyline, Priority.ALWAYS);
+        tabs.add(MatchStation.SKYLINE, () -> matched)
                 .add(MatchStation.TRADE_OFF, tradeOff::get)
                 .add(MatchStation.COMPARE, compare::get)
                 .add(MatchStation.SEVERAL, several::get)
@@ -52,11 +57,7 @@ final class MatchView {
                                         : text));
         model.shownProperty().subscribe(figures::show);
         model.byHandProperty().subscribe(figures::showByHand);
-        ControlRow views =
-                ControlRow.of(
-                        consequence,
-                        ControlRow.gap(),
-                        ControlRow.tight(tabs.row(), out.menu(model)));
+        ControlRow views = ControlRow.of(tabs.row(), ControlRow.gap(), out.menu(model));
         views.getStyleClass().add("views");
         centre.getStyleClass().add("station-centre");
         VBox.setVgrow(centre, Priority.ALWAYS);
@@ -76,10 +77,7 @@ final class MatchView {
         Node pane = tabs.show(name);
         VBox.setVgrow(pane, Priority.ALWAYS);
         centre.getChildren().setAll(pane);
-        boolean isSkyline = name.equals(MatchStation.SKYLINE);
-        consequence.setVisible(isSkyline);
-        consequence.setManaged(isSkyline);
-        if (isSkyline) skyline.requestFocus();
+        if (name.equals(MatchStation.SKYLINE)) skyline.requestFocus();
         else if (name.equals(MatchStation.PICK)) pick.get().focusField();
     }
 }

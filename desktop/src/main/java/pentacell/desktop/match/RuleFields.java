@@ -133,7 +133,8 @@ final class RuleFields extends VBox {
                                                                 "repeats"))));
         boolean isUntouched = repeatability.field().getText().equals(suggested);
         // finer than a tenth of a percent no charger of this trade repeats
-        suggested = Quantity.PERCENT.number(Math.max(0.1, 100 * figures.repeatability()));
+        suggested =
+                NumberField.plain(Math.max(0.1, Math.rint(1000 * figures.repeatability()) / 10));
         if (isUntouched) repeatability.show(suggested);
     }
 
