@@ -22,6 +22,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -221,6 +222,13 @@ public final class BenchFixture implements AutoCloseable {
     void set(String field, String text) {
         TextField node = robot.lookup(field).queryAs(TextField.class);
         robot.interact(() -> node.setText(text));
+    }
+
+    /// Chooses from a list that folds down.
+    @SuppressWarnings("unchecked")
+    <T> void choose(String box, T value) {
+        ComboBox<T> node = (ComboBox<T>) robot.lookup(box).queryAs(ComboBox.class);
+        robot.interact(() -> node.setValue(value));
     }
 
     /// Opens the list of commands, types what is wanted, takes the first.

@@ -12,7 +12,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -264,10 +263,7 @@ final class BuildStationTest {
     }
 
     private static void inHand(BenchFixture bench, String name) {
-        @SuppressWarnings("unchecked")
-        ComboBox<String> box =
-                (ComboBox<String>) bench.robot.lookup("#build-pack").queryAs(ComboBox.class);
-        bench.robot.interact(() -> box.setValue(name));
+        bench.choose("#build-pack", name);
     }
 
     static void line(BenchFixture bench, String text) {

@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
@@ -125,9 +124,7 @@ final class IntakeListsTest {
     }
 
     private static void choose(BenchFixture bench, BandSchool policy) {
-        @SuppressWarnings("unchecked")
-        ComboBox<BandSchool> school = bench.robot.lookup("#school").queryAs(ComboBox.class);
-        bench.robot.interact(() -> school.setValue(policy));
+        bench.choose("#school", policy);
         bench.hands.settle();
     }
 

@@ -87,10 +87,7 @@ final class MatchSchoolsTest {
             ComboBox<CellFormat> size = sizes(bench);
             bench.await("it is offered", () -> size.getItems().contains(large.format()));
             assertEquals("18650", size.getValue().code(), "what most cells are");
-            @SuppressWarnings("unchecked")
-            ComboBox<String> name =
-                    (ComboBox<String>) bench.robot.lookup("#pack-name").queryAs(ComboBox.class);
-            bench.robot.interact(() -> name.setValue("Large"));
+            bench.choose("#pack-name", "Large");
             bench.set("#rule-series", "2");
             bench.set("#rule-parallel", "2");
             bench.robot.interact(() -> size.setValue(large.format()));
@@ -156,10 +153,7 @@ final class MatchSchoolsTest {
     void twoPacksAreMatchedFromOneStockInOneStep() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
-            @SuppressWarnings("unchecked")
-            ComboBox<String> name =
-                    (ComboBox<String>) bench.robot.lookup("#pack-name").queryAs(ComboBox.class);
-            bench.robot.interact(() -> name.setValue("Gate lamp"));
+            bench.choose("#pack-name", "Gate lamp");
             bench.set("#rule-series", "3");
             bench.set("#rule-parallel", "6");
             bench.click("#tab-several-packs");
@@ -207,10 +201,7 @@ final class MatchSchoolsTest {
     }
 
     private static void choose(BenchFixture bench, MatchSchool school) {
-        @SuppressWarnings("unchecked")
-        ComboBox<MatchSchool> box =
-                (ComboBox<MatchSchool>) bench.robot.lookup("#rule-school").queryAs(ComboBox.class);
-        bench.robot.interact(() -> box.setValue(school));
+        bench.choose("#rule-school", school);
     }
 
     private static Pack pack(BenchFixture bench) {

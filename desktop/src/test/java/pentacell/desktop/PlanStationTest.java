@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextArea;
@@ -294,10 +293,7 @@ final class PlanStationTest {
     }
 
     private static void named(BenchFixture bench, String name) {
-        @SuppressWarnings("unchecked")
-        ComboBox<String> box =
-                (ComboBox<String>) bench.robot.lookup("#plan-name").queryAs(ComboBox.class);
-        bench.robot.interact(() -> box.setValue(name));
+        bench.choose("#plan-name", name);
     }
 
     private static void set(BenchFixture bench, String field, String text) {

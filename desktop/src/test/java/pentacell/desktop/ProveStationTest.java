@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.event.ActionEvent;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -35,10 +34,7 @@ final class ProveStationTest {
 
     private static void open(BenchFixture bench) {
         bench.keys(KeyCode.CONTROL, KeyCode.DIGIT8);
-        @SuppressWarnings("unchecked")
-        ComboBox<String> box =
-                (ComboBox<String>) bench.robot.lookup("#prove-pack").queryAs(ComboBox.class);
-        bench.robot.interact(() -> box.setValue(TarnHollow.LONG_NIGHT));
+        bench.choose("#prove-pack", TarnHollow.LONG_NIGHT);
         bench.await(
                 "the demo's test is judged",
                 () -> bench.text("#load-test-meaning").startsWith("Gave 21.1"));

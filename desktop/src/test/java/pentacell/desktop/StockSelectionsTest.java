@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -67,11 +66,7 @@ final class StockSelectionsTest {
                             Objects.requireNonNull(
                                     Grading.of(bench.state()).selections().get("Middling")));
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
-            @SuppressWarnings("unchecked")
-            ComboBox<String> from =
-                    (ComboBox<String>)
-                            bench.robot.lookup("#rule-cells-from").queryAs(ComboBox.class);
-            bench.robot.interact(() -> from.setValue("Middling"));
+            bench.choose("#rule-cells-from", "Middling");
             List<List<CellId>> before =
                     Packs.of(bench.state()).pack(TarnHollow.LONG_NIGHT).orElseThrow().groups();
             bench.click("#match");

@@ -19,6 +19,28 @@ final class TradeOffPaneTest {
     @TempDir Path folder;
 
     @Test
+    void theHandIsHeldAgainstWhatTheMatchWasToBeBestAt() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            bench.await("a hand has dealt", () -> !bench.text("#figure-by-hand").equals("–"));
+            assertTrue(Integer.parseInt(bench.text("#figure-by-hand")) > 20_000);
+            // the demo's second pack was matched for the least spread
+            bench.choose("#pack-name", TarnHollow.DOME);
+            bench.await(
+                    "its spread is shown",
+                    () ->
+                            bench.text("#figure-by-hand").length() <= 3
+                                    && bench.robot
+                                            .lookup("Spread by hand / mAh")
+                                            .tryQuery()
+                                            .isPresent());
+            assertTrue(
+                    Integer.parseInt(bench.text("#figure-by-hand"))
+                            > Integer.parseInt(bench.text("#figure-spread")));
+        }
+    }
+
+    @Test
     void aMatchOfTheCurveIsTaken() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);

@@ -23,8 +23,16 @@ public final class FigureRow {
         number.getStyleClass().add("loud");
         Label words = new Label(caption);
         words.getStyleClass().add("caption");
+        words.setLabelFor(number);
         row.getChildren().add(new VBox(number, words));
         return number;
+    }
+
+    /// Calls a number something else.
+    public void caption(Label number, String caption) {
+        for (Node each : number.getParent().getChildrenUnmodifiable())
+            if (each instanceof Label words && number.equals(words.getLabelFor()))
+                words.setText(caption);
     }
 
     /// Adds the loudest of them.

@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import pentacell.core.match.MatchByHand;
 import pentacell.core.match.MatchFigures;
+import pentacell.core.pack.Selection;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.FigureRow;
 
@@ -20,12 +21,14 @@ final class FiguresRow {
     private final Label irSpread = row.figure("figure-ir-spread", "IR spread / mΩ");
     private final Label left = row.figure("figure-left-over", "Left over");
     private final Label byHand = row.figure("figure-by-hand", "By hand / mAh");
+    private Optional<Selection> selection = Optional.empty();
 
     Node node() {
         return row.node();
     }
 
     void show(Optional<Shown> shown) {
+        selection = shown.map(each -> each.pack().rules().selection());
         if (shown.isEmpty()) {
             for (Label each : new Label[] {usable, spread, share, resistance, irSpread, left})
                 each.setText("–");
@@ -41,17 +44,25 @@ final class FiguresRow {
         left.setText(String.valueOf(shown.get().shelf().size()));
     }
 
-    /// What dealing from bins would give, beside it.
+    /// What dealing from bins would give, beside it: in what the match was to be best at.
     void showByHand(Optional<MatchFigures> dealt) {
+        boolean isForSpread = selection.equals(Optional.of(Selection.TIGHTEST));
+        row.caption(byHand, isForSpread ? "Spread by hand / mAh" : "By hand / mAh");
         byHand.setText(
-                dealt.map(figures -> Quantity.CAPACITY.number(figures.usableMilliampHours()))
+                dealt.map(figures ->
+                                Quantity.CAPACITY.number(
+                                        isForSpread
+                                                ? figures.spreadMilliampHours()
+                                                : figures.usableMilliampHours()))
                         .orElse("–"));
-        String bins = Quantity.CAPACITY.text(MatchByHand.BIN_MILLIAMP_HOURS);
         byHand.setTooltip(
                 new Tooltip(
-                        "The smallest group when the strongest of these cells are dealt from bins of "
-                                + bins
-                                + ", one into each group in turn. Limits inside groups are not looked at."));
+                        "%s when the strongest of these cells are dealt from bins of %s, one into each group in turn. Limits inside groups are not looked at."
+                                .formatted(
+                                        isForSpread
+                                                ? "How far groups are apart"
+                                                : "The smallest group",
+                                        Quantity.CAPACITY.text(MatchByHand.BIN_MILLIAMP_HOURS))));
     }
 
     private static String hundredths(OptionalDouble value) {

@@ -200,18 +200,18 @@ final class TradeOffPane extends VBox {
                 dealt.flatMap(hand ->
                                 model.shownProperty()
                                         .get()
-                                        .map(shown ->
-                                                "Dealt by hand from bins of %s the same cells give %s, %s than this match."
-                                                        .formatted(
-                                                                Quantity.CAPACITY.text(
-                                                                        MatchByHand
-                                                                                .BIN_MILLIAMP_HOURS),
-                                                                Quantity.CAPACITY.text(
-                                                                        usable(hand)),
-                                                                against(
-                                                                        usable(hand),
-                                                                        usable(shown.figures())))))
+                                        .map(shown -> dealt(hand, shown.figures())))
                         .orElse(""));
+    }
+
+    private static String dealt(MatchFigures hand, MatchFigures match) {
+        return "Dealt by hand from bins of %s the same cells give %s, %s than this match, with groups %s apart instead of %s."
+                .formatted(
+                        Quantity.CAPACITY.text(MatchByHand.BIN_MILLIAMP_HOURS),
+                        Quantity.CAPACITY.text(usable(hand)),
+                        against(usable(hand), usable(match)),
+                        Quantity.CAPACITY.text(hand.spreadMilliampHours()),
+                        Quantity.CAPACITY.text(match.spreadMilliampHours()));
     }
 
     private static String against(double hand, double match) {
