@@ -10,7 +10,8 @@ import pentacell.core.service.PackHistory.Moment;
 /// its balance at the begin, k = 1/c − 1 of the share c of its capacity that is left, l what it
 /// loses by itself. They are found together by least squares, so that causes at the same time are
 /// told apart as far as the history moves them apart; a cause that hardly explains anything more
-/// than the others do is left out.
+/// than the others do is left out. A group that stands elsewhere than the others did at the begin
+/// looks much like one that is misread: what explains more of the two is taken.
 ///
 /// @param offsetVolts b, in V
 /// @param ohms ΔR, in Ω
@@ -30,9 +31,15 @@ record GroupDeviation(double offsetVolts, double ohms, double lostShare, double 
     /// From fewer moments inside of what is known, and than half of all, nothing is told.
     private static final int LEAST_KNOWN = 40;
 
+    /// Where so much of all lies inside of what is known, what lies over it is left out.
+    private static final double INSIDE = 0.25;
+
     static GroupDeviation of(List<Moment> all, int group) {
-        List<Moment> moments =
+        List<Moment> under =
                 all.stream().filter(each -> !Double.isNaN(each.slopes().get(group))).toList();
+        List<Moment> inside = under.stream().filter(each -> !each.over().get(group)).toList();
+        List<Moment> moments =
+                inside.size() >= Math.max(LEAST_KNOWN, INSIDE * all.size()) ? inside : under;
         if (moments.size() < Math.min(LEAST_KNOWN, all.size() / 2))
             return new GroupDeviation(0, 0, 0, 0);
         SparseFit fit = new SparseFit(DISPENSABLE.size());
@@ -46,7 +53,7 @@ record GroupDeviation(double offsetVolts, double ohms, double lostShare, double 
                     -slope * at.drawnAmpHours(),
                     -slope * at.days());
         }
-        double[] found = fit.of(DISPENSABLE);
+        double[] found = fit.of(DISPENSABLE, OFFSET, BALANCE);
         double off = found[DEPTH];
         return new GroupDeviation(
                 found[OFFSET], found[CURRENT], off <= -0.5 ? -1 : off / (1 + off), found[TIME]);

@@ -38,16 +38,19 @@ final class PackHistory {
     ///
     /// @param slopes of voltage over charge between the usual group and each, in V/Ah; NaN where a
     ///   group is under all that is known
+    /// @param over whether each group is over all that is known: the slope is a guess then
     /// @param drawnAmpHours since the highest state of the log
     /// @param strays of each group from the median, in V
     record Moment(
             double days,
             double amps,
             List<Double> slopes,
+            List<Boolean> over,
             double drawnAmpHours,
             List<Double> strays) {
         Moment {
             slopes = List.copyOf(slopes);
+            over = List.copyOf(over);
             strays = List.copyOf(strays);
         }
     }
@@ -110,15 +113,18 @@ final class PackHistory {
             double middle = Middle.of(volts);
             List<Double> strays = new ArrayList<>();
             List<Double> between = new ArrayList<>();
+            List<Boolean> over = new ArrayList<>();
             for (double each : volts) {
                 strays.add(each - middle);
                 between.add(run.slopeBetween(inside[i], each - middle));
+                over.add(run.isOver(inside[i], each - middle));
             }
             moments.add(
                     new Moment(
                             (seconds[i] - seconds[0]) / DAY_SECONDS,
                             amps[i],
                             between,
+                            over,
                             run.drawnAmpHours(inside[i]),
                             strays));
         }

@@ -56,18 +56,14 @@ final class SparseFit {
     /// The factor of each term; 0 of those that are left out.
     ///
     /// @param dispensable all terms, in the order in which they are tried to be left out
-    double[] of(List<Integer> dispensable) {
+    /// @param doubtful one that is tried late; where `instead` explains clearly more in its place,
+    ///   that is kept
+    double[] of(List<Integer> dispensable, int doubtful, int instead) {
         Scaled scaled = new Scaled();
-        List<Integer> kept = new ArrayList<>(dispensable);
-        boolean isOneLess = true;
-        while (isOneLess) {
-            isOneLess = false;
-            for (int term : dispensable) {
-                if (!kept.contains(term) || scaled.isMissed(term, kept)) continue;
-                kept.remove(Integer.valueOf(term));
-                isOneLess = true;
-                break;
-            }
+        List<Integer> kept = scaled.missed(dispensable);
+        if (scaled.isBetter(doubtful, instead, kept)) {
+            kept.set(kept.indexOf(doubtful), instead);
+            kept = scaled.missed(kept);
         }
         return scaled.factors(kept);
     }
@@ -91,20 +87,60 @@ final class SparseFit {
             }
         }
 
+        /// Those that are missed, tried one after the other.
+        List<Integer> missed(List<Integer> dispensable) {
+            List<Integer> kept = new ArrayList<>(dispensable);
+            boolean isOneLess = true;
+            while (isOneLess) {
+                isOneLess = false;
+                for (int term : dispensable) {
+                    if (!kept.contains(term) || isMissed(term, kept)) continue;
+                    kept.remove(Integer.valueOf(term));
+                    isOneLess = true;
+                    break;
+                }
+            }
+            return kept;
+        }
+
         /// Whether a term is missed when only the others are kept.
         boolean isMissed(int term, List<Integer> kept) {
             List<Integer> others = new ArrayList<>(kept);
             others.remove(Integer.valueOf(term));
             int[] rest = indices(others);
-            RealVector shared = products.getColumnVector(term);
-            double own = products.getEntry(term, term) - explained(rest, shared);
-            if (own < ALIKE) return false;
-            double left = Math.max(0, seenSquares - explained(indices(kept), withSeen));
+            if (own(term, kept) < ALIKE) return false;
+            double left = left(kept);
             double more = Math.max(0, seenSquares - explained(rest, withSeen)) - left;
-            double noise = left / Math.max(1, count - kept.size());
+            return isClearlyMore(more, left, kept.size());
+        }
+
+        /// What of a term the others that are kept cannot make up, squared.
+        private double own(int term, List<Integer> kept) {
+            List<Integer> others = new ArrayList<>(kept);
+            others.remove(Integer.valueOf(term));
+            return products.getEntry(term, term)
+                    - explained(indices(others), products.getColumnVector(term));
+        }
+
+        private boolean isClearlyMore(double more, double left, int fitted) {
+            double noise = left / Math.max(1, count - fitted);
             return more > SIGNIFICANT * SIGNIFICANT * noise
                     && more / count
                             > MISSED_VOLTS * MISSED_VOLTS + MISSED_PART * MISSED_PART * noise;
+        }
+
+        /// Whether one term in the place of another leaves clearly less, and all can still be told
+        /// from each other.
+        boolean isBetter(int term, int by, List<Integer> kept) {
+            if (!kept.contains(term) || kept.contains(by)) return false;
+            List<Integer> then = new ArrayList<>(kept);
+            then.set(then.indexOf(term), by);
+            return then.stream().allMatch(each -> own(each, then) >= ALIKE)
+                    && isClearlyMore(left(kept) - left(then), left(then), then.size());
+        }
+
+        private double left(List<Integer> kept) {
+            return Math.max(0, seenSquares - explained(indices(kept), withSeen));
         }
 
         double[] factors(List<Integer> kept) {

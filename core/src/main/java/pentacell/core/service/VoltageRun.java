@@ -35,7 +35,7 @@ final class VoltageRun {
     /// Beyond this a group does not lie on the same slope as the usual one any more, in V.
     private static final double FAR_VOLTS = 0.015;
 
-    /// Noise of readings at the lower end of what is known, in V.
+    /// Noise of readings at the ends of what is known, in V.
     private static final double OUTSIDE_VOLTS = 0.003;
 
     /// The median of the absolute values of a normal distribution, in standard deviations.
@@ -84,12 +84,19 @@ final class VoltageRun {
 
     /// The slope from the usual group's voltage to one that strays: a group far below the others
     /// has come to where the voltage falls faster. NaN where it has fallen under all that the usual
-    /// group ever showed: how the voltage runs there is not known.
+    /// group ever showed: how the voltage runs there is not known. Over all of it the voltage is
+    /// taken to run on as at its end, see [#isOver].
     double slopeBetween(double volts, double stray) {
         if (volts + stray < low - OUTSIDE_VOLTS) return Double.NaN;
         if (Math.abs(stray) < FAR_VOLTS) return slopes[bin(volts)];
         double apart = drawnAmpHours(volts) - drawnAmpHours(volts + stray);
+        if (volts + stray > high) apart += (volts + stray - high) / slopes[BINS - 1];
         return apart * stray > 0 ? stray / apart : slopes[bin(volts)];
+    }
+
+    /// Whether a group that strays lies over all that the usual group ever showed.
+    boolean isOver(double volts, double stray) {
+        return Math.abs(stray) >= FAR_VOLTS && volts + stray > high + OUTSIDE_VOLTS;
     }
 
     private double[] steady() {

@@ -194,25 +194,27 @@ public record Watch(
                             sure(aDay, passingAmpHoursADay())));
         }
 
+        /// What cans that are off leave to the others to carry is no finding of its own.
         private void resistance(List<Finding> findings, GroupDeviation off) {
-            double effect = off.ohms() * history.mostAmps();
+            boolean isOff = findings.stream().anyMatch(each -> each.cause() == Trouble.CELLS_OFF);
+            double share = isOff ? off.lostShare() : 0;
+            double ohms = off.ohms() - share / (1 - share) * history.ohms();
+            double effect = ohms * history.mostAmps();
             double passes =
                     Math.max(
                             MORE_RESISTANCE * history.ohms(),
                             SEEN_VOLTS / Math.max(1e-9, history.mostAmps()));
-            if (!(off.ohms() > passes && effect > SEEN_VOLTS)) return;
+            if (!(ohms > passes && effect > SEEN_VOLTS)) return;
             findings.add(
                     new Finding(
                             group,
                             Trouble.RESISTANCE,
                             OptionalInt.empty(),
-                            Map.of("milliohmsMore", 1000 * off.ohms()),
+                            Map.of("milliohmsMore", 1000 * ohms),
                             "group %d drops %s more than the others: a joint, a link or worn cells"
-                                    .formatted(
-                                            group + 1,
-                                            Quantity.RESISTANCE.text(1000 * off.ohms(), 2)),
+                                    .formatted(group + 1, Quantity.RESISTANCE.text(1000 * ohms, 2)),
                             "under load, the drop over its links and joints with a meter: the odd one is warm",
-                            sure(off.ohms(), passes)));
+                            sure(ohms, passes)));
         }
 
         private void misread(List<Finding> findings, GroupDeviation off) {

@@ -24,8 +24,19 @@ final class UsedPack {
     /// A group.
     ///
     /// @param share of its capacity that is left
-    record Truth(double share, double leakAmps, double ohms, double offset) {
+    /// @param ahead how much fuller than the others it is at the begin, as a share
+    record Truth(double share, double leakAmps, double ohms, double offset, double ahead) {
         static final Truth SOUND = new Truth(1, 0, OHMS, 0);
+
+        Truth(double share, double leakAmps, double ohms, double offset) {
+            this(share, leakAmps, ohms, offset, 0);
+        }
+
+        /// The same in a pack whose groups were made equal at another state than full.
+        Truth madeEqualAt(double state, double full) {
+            return new Truth(
+                    share, leakAmps, ohms, offset, ahead + (full - state) * (1 / share - 1));
+        }
 
         /// One that has a trouble, clearly.
         static Truth of(Trouble trouble) {
@@ -54,6 +65,11 @@ final class UsedPack {
             double noiseVolts,
             double roundedToVolts,
             int leaps) {
+        Use from(double full) {
+            return new Use(
+                    days, full, amps, peakAmps, stepSeconds, noiseVolts, roundedToVolts, leaps);
+        }
+
         Use of(int days) {
             return new Use(
                     days, full, amps, peakAmps, stepSeconds, noiseVolts, roundedToVolts, leaps);
@@ -109,7 +125,7 @@ final class UsedPack {
     static GroupLog history(List<Truth> groups, DoubleUnaryOperator curve, Use use, Random random) {
         int series = groups.size();
         double[] share = new double[series];
-        Arrays.fill(share, use.full());
+        Arrays.setAll(share, g -> use.full() + groups.get(g).ahead());
         Column.Builder seconds = new Column.Builder();
         Column.Builder amps = new Column.Builder();
         List<Column.Builder> volts = new ArrayList<>();

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestReporter;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.measure.Column;
@@ -46,6 +47,56 @@ final class WatchTest {
         assertEquals(Trouble.CELLS_OFF, first.cause());
         assertEquals(4, first.cellsOff().orElseThrow());
         assertTrue(watch.spreadLowMillivolts() > watch.spreadHighMillivolts());
+    }
+
+    @ParameterizedTest(name = "made equal at {0}, {1} of 20 off")
+    @DisplayName(
+            "cans that are off are told, and nothing else, wherever the groups were made equal")
+    @CsvSource({
+        "0.3, 1", "0.3, 2", "0.5, 1", "0.5, 2", "0.5, 3", "0.7, 1", "0.7, 2", "0.7, 3", "0.7, 4",
+        "0.9, 1", "0.9, 2", "0.9, 3", "0.9, 4"
+    })
+    void whereGroupsWereMadeEqualTellsNothing(double state, int cells) {
+        UsedPack.Use use = UsedPack.USE.of(20).from(0.88);
+        for (int seed = 0; seed < 10; seed++) {
+            Random random = new Random(100L * cells + seed);
+            List<Truth> groups = UsedPack.sound(random, 10);
+            double left = 1 - cells / 20.0;
+            groups.set(4, new Truth(left, 0, OHMS / left, 0));
+            groups.replaceAll(each -> each.madeEqualAt(state, use.full()));
+            Watch watch =
+                    Watch.of(
+                            UsedPack.history(
+                                    groups, RestCurve.of(Chemistry.NMC)::volts, use, random),
+                            20);
+            assertEquals(1, watch.findings().size(), watch::toString);
+            Finding finding = watch.findings().get(0);
+            assertEquals(4, finding.group(), watch::toString);
+            assertEquals(Trouble.CELLS_OFF, finding.cause(), watch::toString);
+            assertEquals(cells, finding.cellsOff().orElseThrow(), watch::toString);
+        }
+    }
+
+    @ParameterizedTest(name = "{0} of its charge")
+    @ValueSource(doubles = {-0.06, -0.03, 0.03, 0.06})
+    @DisplayName("a group that is fuller or emptier than the others is out of balance, and sound")
+    void aGroupOutOfBalanceIsSound(double ahead) {
+        int accused = 0;
+        for (int seed = 0; seed < 20; seed++) {
+            Random random = new Random(seed);
+            List<Truth> groups = UsedPack.sound(random, 10);
+            groups.set(4, new Truth(1, 0, OHMS, 0, ahead));
+            Watch watch =
+                    Watch.of(
+                            UsedPack.history(
+                                    groups,
+                                    RestCurve.of(Chemistry.NMC)::volts,
+                                    UsedPack.USE.of(20).from(0.88),
+                                    random),
+                            20);
+            if (!watch.findings().isEmpty()) accused++;
+        }
+        assertTrue(accused <= 1, "accused in " + accused + " of 20");
     }
 
     /// How a history is written.
