@@ -37,6 +37,14 @@ final class TradeOffPaneTest {
             assertTrue(
                     Integer.parseInt(bench.text("#figure-by-hand"))
                             > Integer.parseInt(bench.text("#figure-spread")));
+            // the same cells dealt, held against a match that is to be best at something else
+            bench.choose("#pack-name", TarnHollow.LONG_NIGHT);
+            bench.await("its capacity is shown", () -> bench.text("#figure-by-hand").length() == 5);
+            bench.click("#rule-tightest");
+            bench.click("#match");
+            bench.await(
+                    "the spread of the same deal is shown",
+                    () -> bench.text("#figure-by-hand").length() <= 3);
         }
     }
 
@@ -71,6 +79,7 @@ final class TradeOffPaneTest {
                 table.requestFocus();
                 table.getSelectionModel().select(4);
             });
+            String against = bench.text("#trade-off-by-hand");
             bench.click("#trade-off-take");
             bench.await(
                     "it is taken", () -> pack(bench).rules().maxIrSpreadMilliohms().isPresent());
@@ -78,6 +87,9 @@ final class TradeOffPaneTest {
             bench.await(
                     "the figures are of the match that was taken",
                     () -> Double.parseDouble(bench.text("#figure-ir-spread")) <= limit + 0.05);
+            bench.await(
+                    "the hand is held against the match that was taken",
+                    () -> !bench.text("#trade-off-by-hand").equals(against));
             bench.keys(KeyCode.CONTROL, KeyCode.Z);
             bench.await("and undone", () -> pack(bench).rules().maxIrSpreadMilliohms().isEmpty());
         }

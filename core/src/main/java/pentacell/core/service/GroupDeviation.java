@@ -35,11 +35,11 @@ record GroupDeviation(double offsetVolts, double ohms, double lostShare, double 
     private static final double INSIDE = 0.25;
 
     static GroupDeviation of(List<Moment> all, int group) {
-        List<Moment> under =
+        List<Moment> withSlope =
                 all.stream().filter(each -> !Double.isNaN(each.slopes().get(group))).toList();
-        List<Moment> inside = under.stream().filter(each -> !each.over().get(group)).toList();
+        List<Moment> inside = withSlope.stream().filter(each -> !each.over().get(group)).toList();
         List<Moment> moments =
-                inside.size() >= Math.max(LEAST_KNOWN, INSIDE * all.size()) ? inside : under;
+                inside.size() >= Math.max(LEAST_KNOWN, INSIDE * all.size()) ? inside : withSlope;
         if (moments.size() < Math.min(LEAST_KNOWN, all.size() / 2))
             return new GroupDeviation(0, 0, 0, 0);
         SparseFit fit = new SparseFit(DISPENSABLE.size());

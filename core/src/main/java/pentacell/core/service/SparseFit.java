@@ -105,21 +105,19 @@ final class SparseFit {
 
         /// Whether a term is missed when only the others are kept.
         boolean isMissed(int term, List<Integer> kept) {
-            List<Integer> others = new ArrayList<>(kept);
-            others.remove(Integer.valueOf(term));
-            int[] rest = indices(others);
-            if (own(term, kept) < ALIKE) return false;
             double left = left(kept);
-            double more = Math.max(0, seenSquares - explained(rest, withSeen)) - left;
-            return isClearlyMore(more, left, kept.size());
+            return own(term, kept) >= ALIKE
+                    && isClearlyMore(left(without(term, kept)) - left, left, kept.size());
         }
 
         /// What of a term the others that are kept cannot make up, squared.
         private double own(int term, List<Integer> kept) {
-            List<Integer> others = new ArrayList<>(kept);
-            others.remove(Integer.valueOf(term));
             return products.getEntry(term, term)
-                    - explained(indices(others), products.getColumnVector(term));
+                    - explained(indices(without(term, kept)), products.getColumnVector(term));
+        }
+
+        private static List<Integer> without(int term, List<Integer> kept) {
+            return kept.stream().filter(each -> each != term).toList();
         }
 
         private boolean isClearlyMore(double more, double left, int fitted) {
@@ -139,6 +137,7 @@ final class SparseFit {
                     && isClearlyMore(left(kept) - left(then), left(then), then.size());
         }
 
+        /// What some terms leave unexplained of the squares.
         private double left(List<Integer> kept) {
             return Math.max(0, seenSquares - explained(indices(kept), withSeen));
         }

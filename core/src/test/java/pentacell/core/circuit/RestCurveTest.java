@@ -25,6 +25,16 @@ final class RestCurveTest {
         assertThrows(IllegalArgumentException.class, () -> curve.share(Double.NaN));
     }
 
+    @ParameterizedTest
+    @EnumSource(Chemistry.class)
+    void noPlaceIsSteeperThanTheSteepest(Chemistry chemistry) {
+        VoltageCurve curve = RestCurve.of(chemistry).curve();
+        double most = 0;
+        for (double share = 0; share <= 1; share += 1e-5) most = Math.max(most, curve.slope(share));
+        assertTrue(curve.steepest() >= most);
+        assertEquals(most, curve.steepest(), 1e-4 * most);
+    }
+
     /// A kink would show in the curve of every stand-in, and would be found there as if it were the
     /// cell's own.
     @ParameterizedTest

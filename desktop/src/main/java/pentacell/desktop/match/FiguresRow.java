@@ -21,14 +21,12 @@ final class FiguresRow {
     private final Label irSpread = row.figure("figure-ir-spread", "IR spread / mΩ");
     private final Label left = row.figure("figure-left-over", "Left over");
     private final Label byHand = row.figure("figure-by-hand", "By hand / mAh");
-    private Optional<Selection> selection = Optional.empty();
 
     Node node() {
         return row.node();
     }
 
     void show(Optional<Shown> shown) {
-        selection = shown.map(each -> each.pack().rules().selection());
         if (shown.isEmpty()) {
             for (Label each : new Label[] {usable, spread, share, resistance, irSpread, left})
                 each.setText("–");
@@ -45,8 +43,10 @@ final class FiguresRow {
     }
 
     /// What dealing from bins would give, beside it: in what the match was to be best at.
-    void showByHand(Optional<MatchFigures> dealt) {
-        boolean isForSpread = selection.equals(Optional.of(Selection.TIGHTEST));
+    void showByHand(Optional<Shown> shown, Optional<MatchFigures> dealt) {
+        boolean isForSpread =
+                shown.filter(each -> each.pack().rules().selection() == Selection.TIGHTEST)
+                        .isPresent();
         row.caption(byHand, isForSpread ? "Spread by hand / mAh" : "By hand / mAh");
         byHand.setText(
                 dealt.map(figures ->
@@ -60,7 +60,7 @@ final class FiguresRow {
                         "%s when the strongest of these cells are dealt from bins of %s, one into each group in turn. Limits inside groups are not looked at."
                                 .formatted(
                                         isForSpread
-                                                ? "How far groups are apart"
+                                                ? "How far apart groups come out"
                                                 : "The smallest group",
                                         Quantity.CAPACITY.text(MatchByHand.BIN_MILLIAMP_HOURS))));
     }

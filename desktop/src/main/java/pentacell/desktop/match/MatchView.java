@@ -55,8 +55,13 @@ final class MatchView {
                                 text.isEmpty()
                                         ? "Drag to swap; L locks; X marks and swaps; R replaces; K keeps a spare."
                                         : text));
-        model.shownProperty().subscribe(figures::show);
-        model.byHandProperty().subscribe(figures::showByHand);
+        model.shownProperty()
+                .subscribe(shown -> {
+                    figures.show(shown);
+                    figures.showByHand(shown, model.byHandProperty().get());
+                });
+        model.byHandProperty()
+                .subscribe(dealt -> figures.showByHand(model.shownProperty().get(), dealt));
         ControlRow views = ControlRow.of(tabs.row(), ControlRow.gap(), out.menu(model));
         views.getStyleClass().add("views");
         centre.getStyleClass().add("station-centre");

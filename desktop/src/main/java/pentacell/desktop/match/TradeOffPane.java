@@ -80,7 +80,11 @@ final class TradeOffPane extends VBox {
         model.tradeOff().curveProperty().subscribe(this::show);
         model.tradeOff().drawingProperty().subscribe(drawing -> sayProgress());
         model.byHandProperty().subscribe(this::showByHand);
-        model.shownProperty().subscribe(shown -> sayProgress());
+        model.shownProperty()
+                .subscribe(shown -> {
+                    sayProgress();
+                    showByHand(model.byHandProperty().get());
+                });
     }
 
     private static void button(Button button, String id, Runnable action) {
