@@ -1,19 +1,14 @@
 package pentacell.benchmarks;
 
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.concurrent.CountDownLatch;
-import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.event.Event;
-import javafx.event.EventType;
-import javafx.scene.Node;
+import javafx.geometry.Point2D;
 import javafx.scene.Scene;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -73,11 +68,11 @@ public final class PanLargePack extends Application {
         UiThread.lateness(2);
         for (int i = 0; i < 6; i++) UiThread.run(() -> picture.nearer(1.25));
         UiThread.lateness(2);
-        Node plot = picture.lookup("#faces");
+        Hand hand = new Hand(picture.lookup("#faces"), MouseButton.MIDDLE);
         // beside the cans: a hand that takes hold of the sheet
-        UiThread.run(() -> Event.fireEvent(plot, mouse(MouseEvent.MOUSE_PRESSED, plot, 640, 2)));
-        List<Double> steps = frames(plot);
-        Collections.sort(steps);
+        hand.does(MouseEvent.MOUSE_PRESSED, 640, 2);
+        // measured from the picture, which follows the hand
+        Hand.Frames frames = hand.drags(STEPS, at -> new Point2D(at % 40 < 20 ? 648 : 632, 2));
         Thread watching =
                 Thread.ofPlatform()
                         .start(() ->
@@ -85,75 +80,13 @@ public final class PanLargePack extends Application {
                                         Locale.ROOT,
                                         "let go: longest stop %.0f ms%n",
                                         Collections.max(UiThread.lateness(2))));
-        UiThread.run(() -> Event.fireEvent(plot, mouse(MouseEvent.MOUSE_RELEASED, plot, 640, 200)));
+        hand.does(MouseEvent.MOUSE_RELEASED, 640, 200);
         try {
             watching.join();
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }
-        System.out.printf(
-                Locale.ROOT,
-                "frames while it is pushed: middle %.1f ms, 99 of 100 under %.1f ms, longest %.1f ms%n",
-                steps.get(STEPS / 2),
-                steps.get(STEPS * 99 / 100),
-                steps.get(STEPS - 1));
-    }
-
-    /// A step of the hand at each frame; how long one frame comes after the other, in ms.
-    private static List<Double> frames(Node plot) {
-        List<Double> apart = new ArrayList<>();
-        CountDownLatch done = new CountDownLatch(1);
-        AnimationTimer hand =
-                new AnimationTimer() {
-                    private long before;
-
-                    @Override
-                    public void handle(long now) {
-                        if (before > 0) apart.add((System.nanoTime() - before) / 1e6);
-                        before = System.nanoTime();
-                        int at = apart.size();
-                        // measured from the picture, which follows the hand
-                        Event.fireEvent(
-                                plot,
-                                mouse(MouseEvent.MOUSE_DRAGGED, plot, at % 40 < 20 ? 648 : 632, 2));
-                        if (at == STEPS) {
-                            stop();
-                            done.countDown();
-                        }
-                    }
-                };
-        UiThread.run(hand::start);
-        try {
-            done.await();
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-        }
-        return apart;
-    }
-
-    private static MouseEvent mouse(EventType<MouseEvent> type, Node on, double x, double y) {
-        boolean isDown = type != MouseEvent.MOUSE_RELEASED;
-        return new MouseEvent(
-                on,
-                on,
-                type,
-                x,
-                y,
-                x,
-                y,
-                MouseButton.MIDDLE,
-                1,
-                false,
-                false,
-                false,
-                false,
-                false,
-                isDown,
-                false,
-                false,
-                false,
-                false,
-                null);
+        System.out.println("while it is pushed: " + frames);
     }
 
     private static Arrangement layout() {

@@ -105,6 +105,29 @@ final class StockAndMatchTest {
         }
     }
 
+    /// The same with X and the mouse: what a swap with the marked cell would do stands there for
+    /// each cell that is clicked.
+    @Test
+    void whatAMarkedCellWouldDoIsToldForEachThatIsClicked() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
+            Node skyline = bench.robot.lookup("#skyline").query();
+            bench.hands.click(Hands.at(skyline, 0.15, 0.4));
+            CellId marked = bench.bench.desk().selection().cellProperty().get().orElseThrow();
+            bench.keys(KeyCode.X);
+            for (double x : List.of(0.55, 0.75)) {
+                bench.hands.click(Hands.at(skyline, x, 0.6));
+                CellId clicked = bench.bench.desk().selection().cellProperty().get().orElseThrow();
+                assertTrue(
+                        bench.text("#swap-effect")
+                                .startsWith("Swap %s and %s: usable ".formatted(marked, clicked)),
+                        bench.text("#swap-effect"));
+            }
+            bench.keys(KeyCode.ESCAPE);
+            assertTrue(bench.text("#swap-effect").startsWith("Drag to swap"));
+        }
+    }
+
     @Test
     void aLockedCellIsNotSwappedByKeys() throws Exception {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {

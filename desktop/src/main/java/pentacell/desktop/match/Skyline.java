@@ -18,6 +18,8 @@ import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.match.SkylinePainter.Drawn;
+import pentacell.desktop.match.SkylinePainter.Hold;
 
 /// The skyline as a thing to handle: drag a cell onto another to swap them, L locks, X marks a cell
 /// and then swaps it with the next one marked, R names the best cell of the shelf for a place and
@@ -28,7 +30,8 @@ final class Skyline extends StackPane {
     private final MatchModel model;
     private final PlotSurface surface = new PlotSurface(this::paint);
     private final ReadOnlyStringWrapper consequence = new ReadOnlyStringWrapper("");
-    private List<Block> blocks = List.of();
+    private final PlotSurface hand = new PlotSurface(this::paintHand);
+    private Drawn drawn = Drawn.NOTHING;
     private Optional<CellId> dragged = Optional.empty();
     private Optional<CellId> target = Optional.empty();
     private Optional<CellId> marked = Optional.empty();
@@ -54,9 +57,16 @@ final class Skyline extends StackPane {
         setAccessibleText(
                 "Skyline of the groups; drag cells to swap, L locks, X marks and swaps, R replaces, K keeps a spare");
         setFocusTraversable(true);
-        getChildren().add(surface);
+        hand.setMouseTransparent(true);
+        getChildren().addAll(surface, hand);
         model.shownProperty().subscribe(shown -> surface.repaint());
-        desk.selection().cellProperty().subscribe(selected -> surface.repaint());
+        desk.selection()
+                .cellProperty()
+                .subscribe(selected -> {
+                    replacing = Optional.empty();
+                    tell();
+                    hand.repaint();
+                });
         setOnMousePressed(this::onPress);
         setOnMouseDragged(this::onDrag);
         setOnMouseReleased(this::onRelease);
@@ -69,24 +79,28 @@ final class Skyline extends StackPane {
     }
 
     private void paint(Pen pen, double width, double height) {
+        hand.repaint();
         Optional<Shown> shown = model.shownProperty().get();
         if (shown.isEmpty()) {
-            blocks = List.of();
+            drawn = Drawn.NOTHING;
             SkylinePainter.paintEmpty(pen, width, height);
             return;
         }
-        SkylinePainter painter =
-                new SkylinePainter(
-                        pen,
-                        shown.get(),
-                        desk.selection().cellProperty().get(),
-                        marked.or(() -> dragged),
-                        target);
-        blocks = painter.paint(width, height);
+        drawn = new SkylinePainter(pen, shown.get()).paint(width, height);
+    }
+
+    private void paintHand(Pen pen, double width, double height) {
+        SkylinePainter.paintHold(
+                pen,
+                drawn,
+                new Hold(desk.selection().cellProperty().get(), marked.or(() -> dragged), target));
     }
 
     private Optional<CellId> cellAt(double x, double y) {
-        return blocks.stream().filter(block -> block.holds(x, y)).map(Block::cell).findFirst();
+        return drawn.blocks().stream()
+                .filter(block -> block.holds(x, y))
+                .map(Block::cell)
+                .findFirst();
     }
 
     private void onPress(MouseEvent press) {
@@ -100,8 +114,18 @@ final class Skyline extends StackPane {
         if (dragged.isEmpty()) return;
         target =
                 cellAt(drag.getX(), drag.getY()).filter(cell -> !Optional.of(cell).equals(dragged));
-        consequence.set(dragged.flatMap(from -> target.map(to -> effectOf(from, to))).orElse(""));
-        surface.repaint();
+        tell();
+        hand.repaint();
+    }
+
+    /// What a swap of the cell that is dragged, or else of the one that is marked, would do.
+    private void tell() {
+        Optional<CellId> other = target.or(() -> desk.selection().cellProperty().get());
+        consequence.set(
+                (target.isPresent() ? dragged : marked)
+                        .flatMap(from ->
+                                other.filter(to -> !to.equals(from)).map(to -> effectOf(from, to)))
+                        .orElse(""));
     }
 
     private void onRelease(MouseEvent release) {
@@ -109,9 +133,9 @@ final class Skyline extends StackPane {
         Optional<CellId> to = target;
         dragged = Optional.empty();
         target = Optional.empty();
-        consequence.set("");
+        tell();
         if (from.isPresent() && to.isPresent()) model.hands().swap(from.get(), to.get());
-        surface.repaint();
+        hand.repaint();
     }
 
     private void onKey(KeyEvent key) {
@@ -123,7 +147,7 @@ final class Skyline extends StackPane {
             case R -> {
                 selected.ifPresent(this::nameOrReplace);
                 key.consume();
-                surface.repaint();
+                hand.repaint();
                 return;
             }
             case ESCAPE -> marked = Optional.empty();
@@ -136,16 +160,9 @@ final class Skyline extends StackPane {
             }
         }
         replacing = Optional.empty();
-        consequence.set(
-                marked.flatMap(from ->
-                                desk.selection()
-                                        .cellProperty()
-                                        .get()
-                                        .filter(to -> !to.equals(from))
-                                        .map(to -> effectOf(from, to)))
-                        .orElse(""));
+        tell();
         key.consume();
-        surface.repaint();
+        hand.repaint();
     }
 
     private void markOrSwap(CellId selected) {
@@ -190,17 +207,17 @@ final class Skyline extends StackPane {
     }
 
     private void walk(int columns, int up) {
-        if (blocks.isEmpty()) return;
+        if (drawn.blocks().isEmpty()) return;
         Optional<Block> here =
                 desk.selection()
                         .cellProperty()
                         .get()
                         .flatMap(cell ->
-                                blocks.stream()
+                                drawn.blocks().stream()
                                         .filter(block -> block.cell().equals(cell))
                                         .findFirst());
         if (here.isEmpty()) {
-            desk.selection().select(blocks.get(0).cell());
+            desk.selection().select(drawn.blocks().get(0).cell());
             return;
         }
         List<Block> column = column(here.get().column());
@@ -214,7 +231,7 @@ final class Skyline extends StackPane {
 
     private List<Block> column(int column) {
         List<Block> blocksOfColumn = new ArrayList<>();
-        for (Block block : blocks) if (block.column() == column) blocksOfColumn.add(block);
+        for (Block block : drawn.blocks()) if (block.column() == column) blocksOfColumn.add(block);
         return blocksOfColumn;
     }
 

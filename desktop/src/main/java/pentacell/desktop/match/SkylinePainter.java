@@ -30,23 +30,30 @@ final class SkylinePainter {
 
     private final Pen pen;
     private final Shown shown;
-    private final Optional<CellId> selected;
-    private final Optional<CellId> marked;
-    private final Optional<CellId> target;
     private final double em;
     private final List<Block> blocks = new ArrayList<>();
+    private final List<Dot> dots = new ArrayList<>();
 
-    SkylinePainter(
-            Pen pen,
-            Shown shown,
-            Optional<CellId> selected,
-            Optional<CellId> marked,
-            Optional<CellId> target) {
+    /// Where things were drawn.
+    ///
+    /// @param blocks the cells
+    /// @param dots their IR
+    record Drawn(List<Block> blocks, List<Dot> dots) {
+        static final Drawn NOTHING = new Drawn(List.of(), List.of());
+    }
+
+    /// Where the IR of a cell is drawn.
+    record Dot(CellId cell, double x, double y) {}
+
+    /// What the hand does, to be seen over the drawing.
+    ///
+    /// @param marked the cell that is dragged or marked
+    /// @param target the cell under the one that is dragged
+    record Hold(Optional<CellId> selected, Optional<CellId> marked, Optional<CellId> target) {}
+
+    SkylinePainter(Pen pen, Shown shown) {
         this.pen = pen;
         this.shown = shown;
-        this.selected = selected;
-        this.marked = marked;
-        this.target = target;
         this.em = pen.em();
     }
 
@@ -61,7 +68,8 @@ final class SkylinePainter {
                 "No groups yet. Say how many in series and parallel, then press Match.");
     }
 
-    List<Block> paint(double width, double height) {
+    /// Draws all but what the hand does.
+    Drawn paint(double width, double height) {
         double left = LEFT_EM * em;
         double column = (width - left) / shown.groups().size();
         double strip = STRIP_EM * em;
@@ -75,7 +83,34 @@ final class SkylinePainter {
         double bottom = height - shelf + 0.2 * em;
         CellMark.rampLegend(pen, width, bottom + 0.5 * em);
         if (!shown.shelf().isEmpty()) shelf(bottom, shelf - 0.4 * em, width);
-        return List.copyOf(blocks);
+        return new Drawn(List.copyOf(blocks), List.copyOf(dots));
+    }
+
+    /// Draws what the hand does, over the drawing and apart from it: a cell that is dragged over
+    /// sixteen hundred others has none of them drawn anew.
+    static void paintHold(Pen pen, Drawn drawn, Hold hold) {
+        for (Block block : drawn.blocks()) {
+            Optional<CellId> cell = Optional.of(block.cell());
+            if (cell.equals(hold.selected()))
+                pen.frame(
+                        Hue.FOCUS,
+                        3,
+                        block.x(),
+                        block.y() + 1,
+                        block.width() - 1,
+                        block.height() - 2);
+            if (cell.equals(hold.marked()) || cell.equals(hold.target()))
+                pen.frame(
+                        Hue.ACCENT,
+                        2.5,
+                        block.x() + 1,
+                        block.y() + 1,
+                        block.width() - 2,
+                        block.height() - 2);
+        }
+        for (Dot dot : drawn.dots())
+            if (hold.selected().filter(dot.cell()::equals).isPresent())
+                pen.disc(Hue.FOCUS, 1, dot.x(), dot.y(), 4);
     }
 
     /// The tops of the groups, so large that a few mAh can be seen: the last 1 %, or more where the
@@ -224,22 +259,6 @@ final class SkylinePainter {
                     block.y() + gap + 2.5,
                     block.width() - 5,
                     block.height() - gap - 5);
-        outline(block);
-    }
-
-    private void outline(Block block) {
-        Optional<CellId> cell = Optional.of(block.cell());
-        if (cell.equals(selected))
-            pen.frame(
-                    Hue.FOCUS, 3, block.x(), block.y() + 1, block.width() - 1, block.height() - 2);
-        if (cell.equals(marked) || cell.equals(target))
-            pen.frame(
-                    Hue.ACCENT,
-                    2.5,
-                    block.x() + 1,
-                    block.y() + 1,
-                    block.width() - 2,
-                    block.height() - 2);
     }
 
     /// Every cell's IR over its group, on one scale; the limit reaches up from the lowest cell of
@@ -281,13 +300,13 @@ final class SkylinePainter {
                 if (cell.milliohms().isEmpty()) continue;
                 double shift =
                         column > 2 * em ? ((number++ % 5) - 2) * Math.min(5, column / 12) : 0;
-                boolean isSelected = Optional.of(cell.id()).equals(selected);
-                pen.disc(
-                        isSelected ? Hue.FOCUS : Hue.MEASURED,
-                        1,
-                        middle + shift,
-                        scale.pixel(cell.milliohms().getAsDouble()),
-                        isSelected ? 4 : 2.5);
+                Dot dot =
+                        new Dot(
+                                cell.id(),
+                                middle + shift,
+                                scale.pixel(cell.milliohms().getAsDouble()));
+                dots.add(dot);
+                pen.disc(Hue.MEASURED, 1, dot.x(), dot.y(), 2.5);
             }
         }
         pen.text(Hue.SECOND, 0.85, false, Anchor.LEFT, 0, top + 0.9 * em, "mΩ");
@@ -329,7 +348,6 @@ final class SkylinePainter {
             double tall = block.height() - (isSpare ? 5 : 0);
             pen.fillRamp(darkness, block.x(), block.y(), block.width(), tall);
             if (isSpare) pen.fill(Hue.ACCENT, 1, x, y + tall + 2, block.width(), 3);
-            outline(block);
         }
     }
 }
