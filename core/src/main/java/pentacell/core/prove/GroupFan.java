@@ -45,7 +45,7 @@ public record GroupFan(
         double given = 0;
         for (int i = 0; i < log.size(); i++) {
             given += log.drawnAmpHours(i);
-            if (!(log.amps().get(i) > ProveLoad.LOADED_SHARE * test.meanAmps())) continue;
+            if (!(log.amps().get(i) > LoadSpan.LOADED_SHARE * test.meanAmps())) continue;
             ampHours.add(given);
             for (int g = 0; g < volts.size(); g++) volts.get(g).add(log.volts().get(g).get(i));
         }

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import pentacell.core.measure.Column;
 import pentacell.core.measure.CurrentSign;
 import pentacell.core.measure.LogSlips;
+import pentacell.core.measure.SomeMoments;
 
 /// Readings of a whole pack: its current and the voltage of every group over time.
 ///
@@ -20,6 +21,8 @@ import pentacell.core.measure.LogSlips;
 public record GroupLog(Column seconds, Column amps, List<Column> volts, List<Column> celsius) {
     /// So many moments are worked out at a time.
     private static final int PART = 1 << 12;
+
+    private static final double LEAST_STEP_VOLTS = 1e-6;
 
     public GroupLog {
         volts = List.copyOf(volts);
@@ -129,11 +132,14 @@ public record GroupLog(Column seconds, Column amps, List<Column> volts, List<Col
         return (to - from) / 3600 * (ampsAfter + ampsBefore) / 2;
     }
 
-    /// The lowest group at a moment, from 0.
-    public int lowestGroup(int moment) {
-        int lowest = 0;
-        for (int g = 1; g < series(); g++)
-            if (volts.get(g).get(moment) < volts.get(lowest).get(moment)) lowest = g;
-        return lowest;
+    /// The step that voltages were written in, in V: the smallest change of any between two
+    /// moments; 0 when none changes. Of a long log some moments are looked at.
+    public double finestStepVolts() {
+        return SomeMoments.of(size() - 1)
+                .mapToObj(i -> volts.stream().mapToDouble(each -> each.get(i + 1) - each.get(i)))
+                .flatMapToDouble(steps -> steps.map(Math::abs))
+                .filter(step -> step > LEAST_STEP_VOLTS)
+                .min()
+                .orElse(0);
     }
 }

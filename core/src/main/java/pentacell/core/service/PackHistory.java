@@ -15,8 +15,6 @@ final class PackHistory {
     private static final double STEP = 0.2;
     private static final double LONGEST_STEP_SECONDS = 120;
 
-    private static final double LEAST_STEP_VOLTS = 1e-6;
-
     private static final double DAY_SECONDS = 86_400;
 
     /// Near full and near empty are these parts of the charge that is used.
@@ -62,7 +60,7 @@ final class PackHistory {
         most = log.mostAmps();
         inside = log.ofGroups(Middle::ofSorting);
         ohms = resistance(inside);
-        resolution = finestStep();
+        resolution = log.finestStepVolts();
         for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * ohms;
         run = new VoltageRun(seconds, amps, inside, resolution);
     }
@@ -135,16 +133,6 @@ final class PackHistory {
     /// rounded.
     double resolution() {
         return resolution;
-    }
-
-    private double finestStep() {
-        return SomeMoments.of(log.size() - 1)
-                .mapToObj(i ->
-                        log.volts().stream().mapToDouble(each -> each.get(i + 1) - each.get(i)))
-                .flatMapToDouble(steps -> steps.map(Math::abs))
-                .filter(step -> step > LEAST_STEP_VOLTS)
-                .min()
-                .orElse(0);
     }
 
     private static double spread(Moment moment) {

@@ -6,11 +6,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
@@ -21,6 +23,7 @@ import pentacell.core.prove.LoadTest.Cause;
 final class ProveLoadTest {
     private static final double AMP_HOURS = 20;
     private static final double OHMS = 0.006;
+    private static final double SETTLING_SECONDS = 400;
 
     /// Groups of a pack.
     ///
@@ -46,8 +49,21 @@ final class ProveLoadTest {
             double end,
             Random random,
             int sign) {
+        return log(groups, chemistry, amps, end, random, sign, 0);
+    }
+
+    /// @param slow the part of its resistance that a group follows the load with only after minutes
+    private static GroupLog log(
+            List<Truth> groups,
+            Chemistry chemistry,
+            double amps,
+            double end,
+            Random random,
+            int sign,
+            double slow) {
         RestCurve curve = RestCurve.of(chemistry);
         double[] share = groups.stream().mapToDouble(Truth::begin).toArray();
+        double[] late = new double[share.length];
         Column.Builder seconds = new Column.Builder();
         Column.Builder current = new Column.Builder();
         List<Column.Builder> volts = new ArrayList<>();
@@ -61,7 +77,8 @@ final class ProveLoadTest {
             seconds.add(i * step);
             current.add(sign * now);
             for (int g = 0; g < share.length; g++) {
-                double at = curve.volts(share[g]) - now * groups.get(g).ohms();
+                double at = curve.volts(share[g]) - now * groups.get(g).ohms() - late[g];
+                late[g] += (slow * now * groups.get(g).ohms() - late[g]) * step / SETTLING_SECONDS;
                 volts.get(g).add(at + 0.001 * random.nextGaussian());
                 if (now > 0 && at <= end) isOver = true;
                 share[g] -= now * step / 3600 / groups.get(g).ampHours();
@@ -142,6 +159,30 @@ final class ProveLoadTest {
         assertTrue(worstAmpHours < 0.04 * AMP_HOURS, said);
     }
 
+    /// Its voltage is down long before it is empty, and comes back in the rest.
+    @ParameterizedTest(name = "{0} times, at {1} C, {2} of it slow")
+    @CsvSource({"3, 0.5, 0.6", "3, 0.5, 0", "2, 0.1, 0.6", "2, 0.1, 0"})
+    void aGroupThatIsDownEarlyByItsResistanceLacksNoCapacity(
+            double times, double rate, double slow) {
+        int right = 0;
+        for (int seed = 0; seed < 60; seed++) {
+            Random random = new Random(seed);
+            int series = 4 + random.nextInt(10);
+            List<Truth> groups = even(random, series);
+            int bad = random.nextInt(series);
+            groups.set(bad, new Truth(AMP_HOURS, times * OHMS, 1));
+            LoadTest test =
+                    ProveLoad.judge(
+                            log(groups, Chemistry.NMC, rate * AMP_HOURS, 3.0, random, 1, slow),
+                            3.0,
+                            Chemistry.NMC);
+            List<Cause> causes = new ArrayList<>(Collections.nCopies(series, Cause.OK));
+            causes.set(bad, Cause.HIGH_RESISTANCE);
+            if (test.groups().stream().map(LoadTest.Group::cause).toList().equals(causes)) right++;
+        }
+        assertTrue(right >= 58, "right in %d of 60".formatted(right));
+    }
+
     @Test
     @DisplayName("153.7 Ah that became 141.9 Ah: 7.7 % less (common practice)")
     void whatAPackLostIsSeen() {
@@ -154,6 +195,19 @@ final class ProveLoadTest {
         assertEquals(8, test.endedByGroup());
         assertEquals(11.8, test.groups().get(8).missingAmpHours(), 1.5);
         assertEquals(Cause.LOW_CAPACITY, test.groups().get(8).cause());
+    }
+
+    @Test
+    void aLoadThatIsLetGoAFewReadingsLateIsFollowedByItsRest() {
+        Random random = new Random(5);
+        LoadTest test =
+                ProveLoad.judge(
+                        log(even(random, 4), Chemistry.NMC, 5, 2.975, random, 1),
+                        3.0,
+                        Chemistry.NMC);
+        assertTrue(test.reachedEnd());
+        assertTrue(test.restSpreadMillivolts().isPresent());
+        assertTrue(test.groups().get(0).restVolts().orElseThrow() > 3.0);
     }
 
     @Test
