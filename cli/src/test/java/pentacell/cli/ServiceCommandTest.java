@@ -82,6 +82,7 @@ final class ServiceCommandTest {
     void aHealthyPackHasNoFindings() throws IOException {
         assertEquals(0, commands.run("service", "--log", history(1), "--parallel", "20"));
         assertEquals(0, commands.json().get("findings").size(), commands.said());
+        assertEquals(0, commands.json().get("outOfBalance").size(), commands.said());
         assertEquals(
                 0,
                 commands.run(

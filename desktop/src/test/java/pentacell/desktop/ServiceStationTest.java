@@ -120,6 +120,11 @@ final class ServiceStationTest {
             bench.await(
                     "nothing stands out",
                     () -> bench.text("#now-meaning").startsWith("Nothing stands out"));
+            String balance = bench.text("#now-balance");
+            assertTrue(balance.startsWith("Group 3 stands "), balance);
+            double under = Double.parseDouble(balance.substring(15, balance.indexOf('\u00a0')));
+            assertEquals(0.04 * 24, under, 0.1);
+            assertTrue(balance.contains("under the others all along"), balance);
             assertTrue(
                     bench.text("#now-alarms").contains("charged at \u22124.0\u00a0°C on"),
                     bench.text("#now-alarms"));
@@ -130,7 +135,8 @@ final class ServiceStationTest {
         }
     }
 
-    /// A week of nights and days after now, all groups alike; on its third day it freezes.
+    /// A week of nights and days after now, groups alike but the third, which stands a little under
+    /// the others; on its third day it freezes.
     private static String week() {
         Random random = new Random(4);
         RestCurve curve = RestCurve.of(Chemistry.NMC);
@@ -147,7 +153,9 @@ final class ServiceStationTest {
                         String.format(
                                 Locale.ROOT,
                                 ",%.4f",
-                                curve.volts(left) - amps * 0.005 + 0.001 * random.nextGaussian()));
+                                curve.volts(left - (g == 2 ? 0.04 : 0))
+                                        - amps * 0.005
+                                        + 0.001 * random.nextGaussian()));
             csv.append(i / 48 == 2 ? ",-4\n" : ",11.5\n");
             left -= amps * 0.5 / 24;
         }

@@ -17,7 +17,13 @@ import pentacell.core.service.PackHistory.Moment;
 /// @param ohms ΔR, in Ω
 /// @param lostShare 1 − c
 /// @param ampHoursADay l, in Ah
-record GroupDeviation(double offsetVolts, double ohms, double lostShare, double ampHoursADay) {
+/// @param aheadAmpHours a, in Ah: what it held more than the others at the begin
+record GroupDeviation(
+        double offsetVolts,
+        double ohms,
+        double lostShare,
+        double ampHoursADay,
+        double aheadAmpHours) {
     private static final int OFFSET = 0;
     private static final int CURRENT = 1;
     private static final int BALANCE = 2;
@@ -41,7 +47,7 @@ record GroupDeviation(double offsetVolts, double ohms, double lostShare, double 
         List<Moment> moments =
                 inside.size() >= Math.max(LEAST_KNOWN, INSIDE * all.size()) ? inside : withSlope;
         if (moments.size() < Math.min(LEAST_KNOWN, all.size() / 2))
-            return new GroupDeviation(0, 0, 0, 0);
+            return new GroupDeviation(0, 0, 0, 0, 0);
         SparseFit fit = new SparseFit(DISPENSABLE.size());
         for (Moment at : moments) {
             double slope = at.slopes().get(group);
@@ -56,6 +62,10 @@ record GroupDeviation(double offsetVolts, double ohms, double lostShare, double 
         double[] found = fit.of(DISPENSABLE, OFFSET, BALANCE);
         double off = found[DEPTH];
         return new GroupDeviation(
-                found[OFFSET], found[CURRENT], off <= -0.5 ? -1 : off / (1 + off), found[TIME]);
+                found[OFFSET],
+                found[CURRENT],
+                off <= -0.5 ? -1 : off / (1 + off),
+                found[TIME],
+                found[BALANCE]);
     }
 }

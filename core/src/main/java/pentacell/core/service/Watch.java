@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.ToDoubleFunction;
 import pentacell.core.prove.GroupLog;
@@ -18,11 +19,14 @@ import pentacell.core.use.Trouble;
 /// @param spreadLowMillivolts usual spread of the groups near their lowest state
 /// @param spreadHighMillivolts the same near their highest
 /// @param trendMillivolts how the spread changes in 30 days; NaN in a log of less than two days
+/// @param outOfBalance groups without a finding that hold more or less than the others; the
+///   furthest first
 public record Watch(
         List<Finding> findings,
         double spreadLowMillivolts,
         double spreadHighMillivolts,
-        double trendMillivolts) {
+        double trendMillivolts,
+        List<OutOfBalance> outOfBalance) {
     /// Groups of a matched pack differ by this without anything being wrong (common practice).
     private static final double SAME_SHARE = 0.018;
 
@@ -55,6 +59,7 @@ public record Watch(
 
     public Watch {
         findings = List.copyOf(findings);
+        outOfBalance = List.copyOf(outOfBalance);
     }
 
     /// Looks through the history of a pack.
@@ -64,20 +69,27 @@ public record Watch(
         PackHistory history = new PackHistory(log);
         List<Moment> moments = history.moments();
         List<Finding> findings = new ArrayList<>();
+        List<OutOfBalance> outOfBalance = new ArrayList<>();
         if (log.series() > 1)
-            for (int group = 0; group < log.series(); group++)
-                findings.addAll(
-                        new OfGroup(history, moments, group, parallel)
-                                .findings(GroupDeviation.of(moments, group)));
+            for (int group = 0; group < log.series(); group++) {
+                OfGroup one = new OfGroup(history, moments, group, parallel);
+                GroupDeviation off = GroupDeviation.of(moments, group);
+                List<Finding> told = one.findings(off);
+                findings.addAll(told);
+                if (told.isEmpty()) one.outOfBalance(off).ifPresent(outOfBalance::add);
+            }
         // where one loses charge, the others seem to gain
         if (findings.stream().anyMatch(each -> each.cause() == Trouble.SELF_DISCHARGE))
             findings.removeIf(each -> each.cause() == Trouble.UNEVEN_LOAD);
         findings.sort(Comparator.comparingDouble((Finding each) -> -each.sure()));
+        outOfBalance.sort(
+                Comparator.comparingDouble((OutOfBalance each) -> -Math.abs(each.aheadAmpHours())));
         return new Watch(
                 findings,
                 history.spreadLow(moments),
                 history.spreadHigh(moments),
-                history.trend(moments));
+                history.trend(moments),
+                outOfBalance);
     }
 
     /// What is said of one group.
@@ -90,6 +102,15 @@ public record Watch(
             resistance(findings, off);
             misread(findings, off);
             return findings;
+        }
+
+        Optional<OutOfBalance> outOfBalance(GroupDeviation off) {
+            double ahead = off.aheadAmpHours();
+            double share = ahead / history.usedAmpHours();
+            double effect = steepest(each -> each.slopes().get(group) * Math.abs(ahead));
+            return Math.abs(share) > SAME_SHARE && effect > seen(SEEN_VOLTS)
+                    ? Optional.of(new OutOfBalance(group, ahead, share))
+                    : Optional.empty();
         }
 
         private static double sure(double effect, double passes) {

@@ -78,10 +78,12 @@ final class WatchTest {
     }
 
     @ParameterizedTest(name = "{0} of its charge")
-    @ValueSource(doubles = {-0.06, -0.03, 0.03, 0.06})
+    @ValueSource(doubles = {-0.06, -0.03, 0, 0.03, 0.06})
     @DisplayName("a group that is fuller or emptier than the others is out of balance, and sound")
     void aGroupOutOfBalanceIsSound(double ahead) {
         int accused = 0;
+        int told = 0;
+        List<String> seen = new ArrayList<>();
         for (int seed = 0; seed < 20; seed++) {
             Random random = new Random(seed);
             List<Truth> groups = UsedPack.sound(random, 10);
@@ -95,7 +97,15 @@ final class WatchTest {
                                     random),
                             20);
             if (!watch.findings().isEmpty()) accused++;
+            List<OutOfBalance> off = watch.outOfBalance();
+            if (ahead == 0 && off.isEmpty()) told++;
+            else if (off.size() == 1
+                    && off.get(0).group() == 4
+                    && Math.abs(off.get(0).aheadAmpHours() - ahead * UsedPack.AMP_HOURS) < 0.6)
+                told++;
+            else seen.add(off.toString());
         }
+        assertTrue(told >= 18, "told in %d of 20: %s".formatted(told, seen));
         assertTrue(accused <= 1, "accused in " + accused + " of 20");
     }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -13,6 +14,7 @@ import javafx.scene.layout.VBox;
 import pentacell.core.service.Finding;
 import pentacell.core.service.ServicedPack;
 import pentacell.core.service.StrayBands;
+import pentacell.core.service.Watch;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.core.unit.Sentence;
@@ -42,6 +44,7 @@ final class NowPane extends VBox {
     private final Consumer<String> goTo;
     private final Label meaning = Wrapping.on(new Label());
     private final VBox findings = new VBox(8);
+    private final Label balance = Wrapping.on(new Label());
     private final Label alarms = Wrapping.on(new Label());
     private final Label message = Wrapping.on(new Label());
     private final FittedTable<Row> groups =
@@ -74,6 +77,7 @@ final class NowPane extends VBox {
         meaning.setId("now-meaning");
         meaning.getStyleClass().add("meaning");
         findings.setId("now-findings");
+        balance.setId("now-balance");
         alarms.setId("now-alarms");
         message.setId("now-message");
         message.getStyleClass().add("match-message");
@@ -95,6 +99,7 @@ final class NowPane extends VBox {
                 .addAll(
                         meaning,
                         findings,
+                        balance,
                         alarms,
                         message,
                         groups,
@@ -111,7 +116,7 @@ final class NowPane extends VBox {
                                 spread,
                                 warm,
                                 PlainButton.of("Set alarms", "alarms-set", this::setAlarms)));
-        OnlyWhenSaid.of(alarms, message);
+        OnlyWhenSaid.of(balance, alarms, message);
         model.judgedProperty().subscribe(this::show);
     }
 
@@ -207,6 +212,7 @@ final class NowPane extends VBox {
         });
         findings.getChildren().setAll(blocks);
         findings.setManaged(!blocks.isEmpty());
+        balance.setText(pack.map(NowPane::balance).orElse(""));
         alarms.setText(
                 pack.map(now ->
                                 now.alarms().stream()
@@ -225,6 +231,15 @@ final class NowPane extends VBox {
             spread.show("");
             warm.show("");
         }
+    }
+
+    private static String balance(ServicedPack pack) {
+        return pack.watch().map(Watch::outOfBalance).orElse(List.of()).stream()
+                .map(each ->
+                        Sentence.whole(each.sentence())
+                                + " "
+                                + Sentence.whole(each.remedy(pack.built().balancerMilliamps())))
+                .collect(Collectors.joining("\n"));
     }
 
     private static String meaning(ServicedPack pack) {

@@ -2,6 +2,7 @@ package pentacell.workshop.exchange;
 
 import java.util.Map;
 import pentacell.core.service.Finding;
+import pentacell.core.service.OutOfBalance;
 import pentacell.core.service.Watch;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -12,7 +13,7 @@ public final class ServiceFiles {
 
     private ServiceFiles() {}
 
-    /// Findings and spreads; groups count from 1.
+    /// Findings, spreads and balance; groups count from 1.
     public static String json(Watch watch) {
         ObjectNode json = Json.object();
         ArrayNode findings = json.putArray("findings");
@@ -33,6 +34,13 @@ public final class ServiceFiles {
         Json.put(json, "spreadHighMillivolts", watch.spreadHighMillivolts(), DIGITS);
         ObjectNode trend = json.putObject("trend");
         Json.put(trend, "spreadMillivoltsIn30Days", watch.trendMillivolts(), DIGITS);
+        ArrayNode outOfBalance = json.putArray("outOfBalance");
+        for (OutOfBalance each : watch.outOfBalance()) {
+            ObjectNode group = outOfBalance.addObject();
+            group.put("group", each.group() + 1);
+            Json.put(group, "aheadAh", each.aheadAmpHours(), DIGITS);
+            group.put("sentence", each.sentence());
+        }
         return Json.text(json);
     }
 }

@@ -1,0 +1,40 @@
+package pentacell.core.service;
+
+import java.util.OptionalDouble;
+import pentacell.core.unit.Quantity;
+
+/// A group that holds more or less charge than the others, and is sound.
+///
+/// It wears nothing and is no trouble, but the pack gives less by it: what is ahead ends each
+/// charge, what is behind each discharge.
+///
+/// @param group from 0
+/// @param aheadAmpHours more than the others, in Ah; negative when it holds less
+/// @param share the same as a part of the charge that is used
+public record OutOfBalance(int group, double aheadAmpHours, double share) {
+    /// What a board bleeds from a group, in mA (common practice: 30 to 100).
+    private static final double USUAL_BLEED_MILLIAMPS = 50;
+
+    /// What it is.
+    public String sentence() {
+        return "group %d stands %s %s the others all along, %s of what is used: out of balance, not worn"
+                .formatted(
+                        group + 1,
+                        Quantity.CHARGE.text(Math.abs(aheadAmpHours), 2),
+                        aheadAmpHours > 0 ? "over" : "under",
+                        Quantity.PERCENT.text(100 * Math.abs(share), 1));
+    }
+
+    /// What evens it, and how long that takes.
+    ///
+    /// @param milliamps bled from a group by its board; empty when that is not known
+    public String remedy(OptionalDouble milliamps) {
+        double bled = milliamps.orElse(USUAL_BLEED_MILLIAMPS);
+        return "%s of %s\u00a0mA evens it in about %s near full; quicker: %s that group alone"
+                .formatted(
+                        milliamps.isPresent() ? "its balancer" : "a balancer",
+                        Quantity.COUNT.number(bled),
+                        Quantity.HOURS.text(1000 * Math.abs(aheadAmpHours) / bled, 0),
+                        aheadAmpHours > 0 ? "discharge" : "charge");
+    }
+}
