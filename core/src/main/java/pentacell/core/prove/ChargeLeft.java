@@ -72,6 +72,7 @@ final class ChargeLeft {
     /// falls faster further down, so that the fall of the upper one gives the most there can be;
     /// near each other it is the mean of both. Infinite when nothing falls.
     private double between(DischargeWay upper, DischargeWay lower, double volts) {
+        if (upper.endFall() <= 0) return Double.POSITIVE_INFINITY;
         double most = volts / upper.endFall();
         return most < NEAR_SHARE * span.ampHours()
                 ? volts / ((upper.endFall() + Math.max(upper.endFall(), lower.endFall())) / 2)

@@ -3,6 +3,7 @@ package pentacell.core.prove;
 import java.util.Arrays;
 import java.util.stream.IntStream;
 import pentacell.core.measure.Column;
+import pentacell.core.measure.SomeMoments;
 import pentacell.core.unit.Middle;
 
 /// The resistance of each group of a pack, from steps of the current between two readings.
@@ -12,7 +13,7 @@ final class StepResistance {
 
     private static final double LONGEST_STEP_SECONDS = 60;
 
-    /// A step on or off by which all groups differ from the other one by more than this factor.
+    /// Two steps that say more than this times the other saw different things.
     private static final double SLOW = 1.3;
 
     /// Readings before a step that tell how the voltage was on its way.
@@ -31,11 +32,11 @@ final class StepResistance {
         seconds = log.seconds().toArray();
         amps = log.amps().toArray();
         most = mostAmps;
+        int[] moments = IntStream.range(1, seconds.length).filter(this::isStep).toArray();
         double[][] steps =
                 withoutSlow(
-                        IntStream.range(1, seconds.length)
-                                .filter(this::isStep)
-                                .mapToObj(this::ofStep)
+                        SomeMoments.of(moments.length)
+                                .mapToObj(i -> ofStep(moments[i]))
                                 .toArray(double[][]::new));
         ohms =
                 IntStream.range(0, log.series())

@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.measure.Column;
@@ -235,6 +236,31 @@ final class ProveLoadTest {
                         Chemistry.NMC);
         assertTrue(!test.reachedEnd());
         assertTrue(test.restSpreadMillivolts().isEmpty());
+    }
+
+    /// A load of a moment, or readings that never move: nothing is missing, and nothing is NaN.
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 50})
+    void readingsThatDoNotMoveAccuseNobody(int loaded) {
+        Column.Builder seconds = new Column.Builder();
+        Column.Builder amps = new Column.Builder();
+        Column.Builder volts = new Column.Builder();
+        for (int i = 0; i < loaded + 50; i++) {
+            seconds.add(10 * i);
+            amps.add(i < loaded ? 5 : 0);
+            volts.add(3.3);
+        }
+        Column each = volts.build();
+        LoadTest test =
+                ProveLoad.judge(
+                        new GroupLog(seconds.build(), amps.build(), List.of(each, each, each)),
+                        3.0,
+                        Chemistry.LFP);
+        for (LoadTest.Group group : test.groups()) {
+            assertEquals(0, group.missingAmpHours());
+            assertEquals(Cause.OK, group.cause());
+        }
+        assertTrue(test.restSpreadMillivolts().isPresent());
     }
 
     @Test
