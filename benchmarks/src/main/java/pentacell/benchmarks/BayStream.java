@@ -1,8 +1,8 @@
 package pentacell.benchmarks;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -10,9 +10,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.animation.AnimationTimer;
-import javafx.application.Application;
-import javafx.application.Platform;
-import javafx.stage.Stage;
 import pentacell.core.bay.Bench;
 import pentacell.core.bay.BenchFact;
 import pentacell.core.bay.Instrument;
@@ -24,15 +21,13 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.journal.Fact;
 import pentacell.desktop.Workbench;
-import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Settings;
 import pentacell.desktop.test.TestStation;
-import pentacell.desktop.theme.Theme;
 import pentacell.instruments.simulated.StandIn;
 
 /// The bay board with sixteen bays: how late the UI thread is, and how far frames lie apart, while
 /// nothing runs and while all sixteen stream their curves.
-public final class BayStream extends Application {
+public final class BayStream extends MeasuredWindow {
     private static final int CHARGERS = 4;
     private static final int SECONDS = 20;
 
@@ -42,29 +37,14 @@ public final class BayStream extends Application {
     }
 
     @Override
-    public void start(Stage stage) throws Exception {
-        Theme.loadFonts();
-        Settings settings = Settings.forNow();
+    void set(Settings settings) {
         settings.put("stand-in-speed", "300");
-        Workbench bench = Workbench.create(FileAsk.NOBODY, Clock.systemUTC(), settings);
-        stage.setScene(bench.frame().scene());
-        stage.setWidth(1280);
-        stage.setHeight(800);
-        stage.show();
-        Path folder = Files.createTempDirectory("bays");
-        bench.frame().open(folder.resolve("bays.pentacell"));
-        Thread.ofPlatform()
-                .daemon()
-                .start(() -> {
-                    measure(bench);
-                    Platform.runLater(() -> {
-                        bench.desk().close();
-                        Platform.exit();
-                    });
-                });
     }
 
-    private static void measure(Workbench bench) {
+    @Override
+    void measure(Workbench bench) throws IOException {
+        Path folder = Files.createTempDirectory("bays");
+        UiThread.run(() -> bench.frame().open(folder.resolve("bays.pentacell")));
         UiThread.until(() -> !bench.desk().ledger().fileNameProperty().get().isEmpty());
         UiThread.run(() -> bench.desk().ledger().log("cells and chargers", facts(), () -> {}));
         UiThread.until(

@@ -1,20 +1,16 @@
 package pentacell.benchmarks;
 
 import java.io.IOException;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
-import javafx.application.Application;
-import javafx.application.Platform;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import javafx.stage.Stage;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.journal.Fact;
@@ -22,14 +18,11 @@ import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Selection;
 import pentacell.desktop.Workbench;
-import pentacell.desktop.frame.FileAsk;
-import pentacell.desktop.frame.Settings;
-import pentacell.desktop.theme.Theme;
 import pentacell.workshop.logbook.LogbookException;
 
 /// A cell dragged over the skyline of 80 groups of 20, with what each swap would do: how long
 /// frames take meanwhile, the first time and later ones.
-public final class DragLargePack extends Application {
+public final class DragLargePack extends MeasuredWindow {
     private static final int SERIES = 80;
     private static final int PARALLEL = 20;
     private static final int STEPS = 200;
@@ -43,29 +36,7 @@ public final class DragLargePack extends Application {
     }
 
     @Override
-    public void start(Stage stage) {
-        Theme.loadFonts();
-        Workbench bench = Workbench.create(FileAsk.NOBODY, Clock.systemUTC(), Settings.forNow());
-        stage.setScene(bench.frame().scene());
-        stage.setWidth(1280);
-        stage.setHeight(800);
-        stage.show();
-        Thread.ofPlatform()
-                .daemon()
-                .start(() -> {
-                    try {
-                        measure(bench);
-                    } catch (IOException | LogbookException failure) {
-                        System.out.println(failure);
-                    }
-                    Platform.runLater(() -> {
-                        bench.desk().close();
-                        Platform.exit();
-                    });
-                });
-    }
-
-    private static void measure(Workbench bench) throws IOException, LogbookException {
+    void measure(Workbench bench) throws IOException, LogbookException {
         LargeBook.open(bench, facts());
         UiThread.run(() ->
                 bench.stations().stream()

@@ -32,13 +32,6 @@ final class LargeBook {
 
     private LargeBook() {}
 
-    /// The name of a cell.
-    ///
-    /// @param number from 0
-    static CellId cell(int number) {
-        return new CellId("HB%03d-%02d".formatted(1 + number / 40, 1 + number % 40));
-    }
-
     /// Opens a new logbook with these facts in the program and waits until its cells are there.
     static void open(Workbench bench, List<Fact> facts) throws IOException, LogbookException {
         Path file = Files.createTempDirectory("large").resolve("large.pentacell");
@@ -66,7 +59,7 @@ final class LargeBook {
         for (int i = 0; i < cells; i++) {
             if (i % TRAY == 0)
                 facts.add(new TrayFact.TrayAdded(new Tray("T" + (1 + i / TRAY), 10, TRAY / 10)));
-            CellId id = cell(i);
+            CellId id = new CellId("HB%03d-%02d".formatted(1 + i / 40, 1 + i % 40));
             String model = List.of("Quill Q22", "Tarn T26", "Brook B30").get(i / 40 % 3);
             int at = i % TRAY;
             facts.add(

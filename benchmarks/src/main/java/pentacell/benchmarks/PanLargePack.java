@@ -1,13 +1,10 @@
 package pentacell.benchmarks;
 
-import java.time.Clock;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.application.Application;
-import javafx.application.Platform;
 import javafx.geometry.Point2D;
 import javafx.scene.Scene;
 import javafx.scene.input.MouseButton;
@@ -26,13 +23,10 @@ import pentacell.core.need.Packing;
 import pentacell.core.need.Wiring;
 import pentacell.desktop.Workbench;
 import pentacell.desktop.faces.FacesPicture;
-import pentacell.desktop.frame.FileAsk;
-import pentacell.desktop.frame.Settings;
-import pentacell.desktop.theme.Theme;
 
 /// Both faces of a pack of 14 × 193 cans, looked at from near and pushed about: how long frames
 /// take meanwhile, and how long the window's thread is kept when it is let go.
-public final class PanLargePack extends Application {
+public final class PanLargePack extends MeasuredWindow {
     private static final int SERIES = 14;
     private static final int PARALLEL = 193;
     private static final int STEPS = 120;
@@ -43,26 +37,9 @@ public final class PanLargePack extends Application {
     }
 
     @Override
-    public void start(Stage stage) {
-        Theme.loadFonts();
-        Workbench bench = Workbench.create(FileAsk.NOBODY, Clock.systemUTC(), Settings.forNow());
+    void measure(Workbench bench) {
         FacesPicture picture = new FacesPicture("faces", true, bench.desk().work().lane("faces"));
-        Scene scene = new Scene(new StackPane(picture), 1280, 800);
-        scene.getStylesheets().setAll(bench.frame().scene().getStylesheets());
-        stage.setScene(scene);
-        stage.show();
-        Thread.ofPlatform()
-                .daemon()
-                .start(() -> {
-                    measure(picture);
-                    Platform.runLater(() -> {
-                        bench.desk().close();
-                        Platform.exit();
-                    });
-                });
-    }
-
-    private static void measure(FacesPicture picture) {
+        UiThread.run(() -> alone(picture, bench.frame().scene()));
         Arrangement arrangement = layout();
         UiThread.run(() -> picture.show(Optional.of(arrangement)));
         UiThread.lateness(2);
@@ -87,6 +64,13 @@ public final class PanLargePack extends Application {
             Thread.currentThread().interrupt();
         }
         System.out.println("while it is pushed: " + frames);
+    }
+
+    /// Puts the picture in the place of all else in the window.
+    private static void alone(FacesPicture picture, Scene before) {
+        Scene scene = new Scene(new StackPane(picture), 1280, 800);
+        scene.getStylesheets().setAll(before.getStylesheets());
+        ((Stage) before.getWindow()).setScene(scene);
     }
 
     private static Arrangement layout() {

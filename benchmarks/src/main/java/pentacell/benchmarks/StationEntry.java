@@ -1,23 +1,17 @@
 package pentacell.benchmarks;
 
 import java.io.IOException;
-import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.stage.Stage;
 import pentacell.desktop.Workbench;
-import pentacell.desktop.frame.FileAsk;
-import pentacell.desktop.frame.Settings;
 import pentacell.desktop.frame.Station;
-import pentacell.desktop.theme.Theme;
 import pentacell.workshop.logbook.LogbookException;
 
 /// Ten thousand cells: how long each pane of each station keeps the UI thread when it is entered
 /// the first time and the second.
-public final class StationEntry extends Application {
+public final class StationEntry extends MeasuredWindow {
     private static final int CELLS = 10_000;
     private static final double SECONDS = 3;
 
@@ -27,29 +21,7 @@ public final class StationEntry extends Application {
     }
 
     @Override
-    public void start(Stage stage) {
-        Theme.loadFonts();
-        Workbench bench = Workbench.create(FileAsk.NOBODY, Clock.systemUTC(), Settings.forNow());
-        stage.setScene(bench.frame().scene());
-        stage.setWidth(1280);
-        stage.setHeight(800);
-        stage.show();
-        Thread.ofPlatform()
-                .daemon()
-                .start(() -> {
-                    try {
-                        measure(bench);
-                    } catch (IOException | LogbookException failure) {
-                        System.out.println(failure);
-                    }
-                    Platform.runLater(() -> {
-                        bench.desk().close();
-                        Platform.exit();
-                    });
-                });
-    }
-
-    private static void measure(Workbench bench) throws IOException, LogbookException {
+    void measure(Workbench bench) throws IOException, LogbookException {
         LargeBook.open(bench, LargeBook.facts(CELLS));
         double opening = longest(5);
         System.out.printf(Locale.ROOT, "opening: %.0f ms%n", opening);

@@ -121,10 +121,12 @@ final class ServiceStationTest {
                     "nothing stands out",
                     () -> bench.text("#now-meaning").startsWith("Nothing stands out"));
             String balance = bench.text("#now-balance");
-            assertTrue(balance.startsWith("Group 3 stands "), balance);
-            double under = Double.parseDouble(balance.substring(15, balance.indexOf('\u00a0')));
+            assertTrue(balance.startsWith("Group 3 sits "), balance);
+            double under =
+                    Double.parseDouble(
+                            balance.substring("Group 3 sits ".length(), balance.indexOf('\u00a0')));
             assertEquals(0.04 * 24, under, 0.1);
-            assertTrue(balance.contains("under the others all along"), balance);
+            assertTrue(balance.contains("below the others throughout"), balance);
             assertTrue(
                     bench.text("#now-alarms").contains("charged at \u22124.0\u00a0°C on"),
                     bench.text("#now-alarms"));

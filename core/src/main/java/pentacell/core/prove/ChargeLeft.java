@@ -8,8 +8,8 @@ import java.util.stream.IntStream;
 /// What each group of a pack still held when a load test ended.
 ///
 /// It is read from the data themselves: with the drop over its resistance added back, a group's
-/// voltage at the end stands somewhere on the way that the lowest group went, and what that group
-/// gave after that moment is what the other still held. So no rest curve needs to be true.
+/// voltage at the end stands somewhere on the discharge curve of the lowest group, and what that
+/// group gave after that moment is what the other still held. So no rest curve needs to be true.
 ///
 /// A group that is slow to follow the load may end it with charge left; rested, it comes back to
 /// the others. What the rest does not confirm is not missing.
@@ -23,18 +23,18 @@ final class ChargeLeft {
     private static final double SLOWEST_SETTLING = 0.85;
 
     private final LoadSpan span;
-    private final List<DischargeWay> ways;
+    private final List<GroupDischarge> curves;
 
     private ChargeLeft(LoadSpan span, double[] ohms) {
         this.span = span;
         int lowest = span.lowestGroup();
-        ways =
+        curves =
                 IntStream.range(0, ohms.length)
                         .parallel()
                         .mapToObj(g ->
                                 g == lowest
-                                        ? DischargeWay.whole(span, g, ohms[g])
-                                        : DischargeWay.end(span, g, ohms[g]))
+                                        ? GroupDischarge.whole(span, g, ohms[g])
+                                        : GroupDischarge.end(span, g, ohms[g]))
                         .toList();
     }
 
@@ -47,7 +47,7 @@ final class ChargeLeft {
     }
 
     private double[] missing(double[] begun) {
-        if (!(span.ampHours() > 0)) return new double[ways.size()];
+        if (!(span.ampHours() > 0)) return new double[curves.size()];
         double[] left = left(begun);
         int best =
                 IntStream.range(0, left.length)
@@ -62,8 +62,8 @@ final class ChargeLeft {
                     Math.min(
                             missing[g],
                             between(
-                                    ways.get(best),
-                                    ways.get(g),
+                                    curves.get(best),
+                                    curves.get(g),
                                     Math.max(0, rested[best] - rested[g] + SAME_REST_VOLTS)));
         return missing;
     }
@@ -71,7 +71,7 @@ final class ChargeLeft {
     /// What lies between the states of two groups by their difference at rest, in Ah: the voltage
     /// falls faster further down, so that the fall of the upper one gives the most there can be;
     /// near each other it is the mean of both. Infinite when nothing falls.
-    private double between(DischargeWay upper, DischargeWay lower, double volts) {
+    private double between(GroupDischarge upper, GroupDischarge lower, double volts) {
         if (upper.endFall() <= 0) return Double.POSITIVE_INFINITY;
         double most = volts / upper.endFall();
         return most < NEAR_SHARE * span.ampHours()
@@ -82,13 +82,13 @@ final class ChargeLeft {
     /// What each group still held at the end more than the lowest, in Ah.
     private double[] left(double[] begun) {
         int lowest = span.lowestGroup();
-        double[] left = new double[ways.size()];
+        double[] left = new double[curves.size()];
         for (int g = 0; g < left.length; g++) {
             if (g == lowest) continue;
-            // the way is that of the lowest group's charge; the other's may be of another size:
-            // with s0 the charge they began with, left ÷ (given + left) is the way's part × s0 ÷ s0
+            // the curve is that of the lowest group's charge; the other's may be of another size:
+            // with s0 the charge they began with, left ÷ (given + left) is its part × s0 ÷ s0
             double part =
-                    ways.get(lowest).givenAfter(ways.get(g).endVolts())
+                    curves.get(lowest).givenAfter(curves.get(g).endVolts())
                             / span.ampHours()
                             * begun[lowest]
                             / begun[g];
@@ -103,7 +103,7 @@ final class ChargeLeft {
         int third = (rest.last() + 1 - rest.first()) / 3;
         if (third == 0)
             return span.log().volts().stream().mapToDouble(each -> each.get(rest.last())).toArray();
-        double[][] each = new double[ways.size()][3];
+        double[][] each = new double[curves.size()][3];
         double before = 0;
         double after = 0;
         for (int g = 0; g < each.length; g++) {

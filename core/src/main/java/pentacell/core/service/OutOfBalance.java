@@ -17,11 +17,11 @@ public record OutOfBalance(int group, double aheadAmpHours, double share) {
 
     /// What it is.
     public String sentence() {
-        return "group %d stands %s %s the others all along, %s of what is used: out of balance, not worn"
+        return "group %d sits %s %s the others throughout, %s of the charge used: out of balance, not worn"
                 .formatted(
                         group + 1,
                         Quantity.CHARGE.text(Math.abs(aheadAmpHours), 2),
-                        aheadAmpHours > 0 ? "over" : "under",
+                        aheadAmpHours > 0 ? "above" : "below",
                         Quantity.PERCENT.text(100 * Math.abs(share), 1));
     }
 
@@ -30,11 +30,12 @@ public record OutOfBalance(int group, double aheadAmpHours, double share) {
     /// @param milliamps bled from a group by its board; empty when that is not known
     public String remedy(OptionalDouble milliamps) {
         double bled = milliamps.orElse(USUAL_BLEED_MILLIAMPS);
-        return "%s of %s\u00a0mA evens it in about %s near full; quicker: %s that group alone"
+        double hours = 1000 * Math.abs(aheadAmpHours) / bled;
+        return "%s of %s\u00a0mA evens it in %s near full; quicker: %s that group on its own"
                 .formatted(
                         milliamps.isPresent() ? "its balancer" : "a balancer",
                         Quantity.COUNT.number(bled),
-                        Quantity.HOURS.text(1000 * Math.abs(aheadAmpHours) / bled, 0),
+                        hours < 1 ? "under an hour" : "about " + Quantity.HOURS.text(hours, 0),
                         aheadAmpHours > 0 ? "discharge" : "charge");
     }
 }

@@ -42,27 +42,19 @@ final class ProveLoadTest {
         return groups;
     }
 
-    /// Rest, the load until the first group is at its end, rest.
-    private static GroupLog log(
-            List<Truth> groups,
-            Chemistry chemistry,
-            double amps,
-            double end,
-            Random random,
-            int sign) {
-        return log(groups, chemistry, amps, end, random, sign, 0);
+    /// How a pack is loaded, and logged.
+    ///
+    /// @param sign of a discharge
+    /// @param slow the part of its resistance that a group follows the load with only after minutes
+    private record Load(Chemistry chemistry, double amps, double end, int sign, double slow) {
+        static Load nmc(double amps) {
+            return new Load(Chemistry.NMC, amps, 3.0, 1, 0);
+        }
     }
 
-    /// @param slow the part of its resistance that a group follows the load with only after minutes
-    private static GroupLog log(
-            List<Truth> groups,
-            Chemistry chemistry,
-            double amps,
-            double end,
-            Random random,
-            int sign,
-            double slow) {
-        RestCurve curve = RestCurve.of(chemistry);
+    /// Rest, the load until the first group is at its end, rest.
+    private static GroupLog log(List<Truth> groups, Load load, Random random) {
+        RestCurve curve = RestCurve.of(load.chemistry());
         double[] share = groups.stream().mapToDouble(Truth::begin).toArray();
         double[] late = new double[share.length];
         Column.Builder seconds = new Column.Builder();
@@ -73,15 +65,18 @@ final class ProveLoadTest {
         boolean isOver = false;
         int after = 0;
         for (int i = 0; after < 60; i++) {
-            double now = i < 12 || isOver ? 0 : amps;
+            double now = i < 12 || isOver ? 0 : load.amps();
             if (isOver) after++;
             seconds.add(i * step);
-            current.add(sign * now);
+            current.add(load.sign() * now);
             for (int g = 0; g < share.length; g++) {
                 double at = curve.volts(share[g]) - now * groups.get(g).ohms() - late[g];
-                late[g] += (slow * now * groups.get(g).ohms() - late[g]) * step / SETTLING_SECONDS;
+                late[g] +=
+                        (load.slow() * now * groups.get(g).ohms() - late[g])
+                                * step
+                                / SETTLING_SECONDS;
                 volts.get(g).add(at + 0.001 * random.nextGaussian());
-                if (now > 0 && at <= end) isOver = true;
+                if (now > 0 && at <= load.end()) isOver = true;
                 share[g] -= now * step / 3600 / groups.get(g).ampHours();
             }
         }
@@ -96,8 +91,7 @@ final class ProveLoadTest {
     void anEvenPackIsFine() {
         Random random = new Random(1);
         LoadTest test =
-                ProveLoad.judge(
-                        log(even(random, 7), Chemistry.NMC, 5, 3.0, random, 1), 3.0, Chemistry.NMC);
+                ProveLoad.judge(log(even(random, 7), Load.nmc(5), random), 3.0, Chemistry.NMC);
         assertEquals(AMP_HOURS, test.ampHours(), 0.03 * AMP_HOURS);
         assertTrue(test.reachedEnd());
         assertEquals(7 * 1000 * OHMS, test.packMilliohms().orElseThrow(), 4);
@@ -133,7 +127,10 @@ final class ProveLoadTest {
             double amps = 4 + 6 * random.nextDouble();
             LoadTest test =
                     ProveLoad.judge(
-                            log(groups, chemistry, amps, end, random, seed % 3 == 0 ? -1 : 1),
+                            log(
+                                    groups,
+                                    new Load(chemistry, amps, end, seed % 3 == 0 ? -1 : 1, 0),
+                                    random),
                             end,
                             chemistry);
             boolean isRight = hidden == Cause.OK || test.groups().get(bad).cause() == hidden;
@@ -174,7 +171,10 @@ final class ProveLoadTest {
             groups.set(bad, new Truth(AMP_HOURS, times * OHMS, 1));
             LoadTest test =
                     ProveLoad.judge(
-                            log(groups, Chemistry.NMC, rate * AMP_HOURS, 3.0, random, 1, slow),
+                            log(
+                                    groups,
+                                    new Load(Chemistry.NMC, rate * AMP_HOURS, 3.0, 1, slow),
+                                    random),
                             3.0,
                             Chemistry.NMC);
             List<Cause> causes = new ArrayList<>(Collections.nCopies(series, Cause.OK));
@@ -191,8 +191,7 @@ final class ProveLoadTest {
         List<Truth> groups = new ArrayList<>();
         for (int g = 0; g < 14; g++) groups.add(new Truth(153.7, 0.001, 1));
         groups.set(8, new Truth(141.9, 0.001, 1));
-        LoadTest test =
-                ProveLoad.judge(log(groups, Chemistry.NMC, 40, 3.0, random, 1), 3.0, Chemistry.NMC);
+        LoadTest test = ProveLoad.judge(log(groups, Load.nmc(40), random), 3.0, Chemistry.NMC);
         assertEquals(8, test.endedByGroup());
         assertEquals(11.8, test.groups().get(8).missingAmpHours(), 1.5);
         assertEquals(Cause.LOW_CAPACITY, test.groups().get(8).cause());
@@ -203,7 +202,7 @@ final class ProveLoadTest {
         Random random = new Random(5);
         LoadTest test =
                 ProveLoad.judge(
-                        log(even(random, 4), Chemistry.NMC, 5, 2.975, random, 1),
+                        log(even(random, 4), new Load(Chemistry.NMC, 5, 2.975, 1, 0), random),
                         3.0,
                         Chemistry.NMC);
         assertTrue(test.reachedEnd());
@@ -214,7 +213,7 @@ final class ProveLoadTest {
     @Test
     void aTestThatWasStoppedEarlyDidNotReachItsEnd() {
         Random random = new Random(2);
-        GroupLog whole = log(even(random, 4), Chemistry.NMC, 5, 3.0, random, 1);
+        GroupLog whole = log(even(random, 4), Load.nmc(5), random);
         int half = whole.size() / 2;
         Column.Builder seconds = new Column.Builder();
         Column.Builder amps = new Column.Builder();

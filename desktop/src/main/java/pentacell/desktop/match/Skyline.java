@@ -19,7 +19,7 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Pen;
 import pentacell.desktop.kit.PlotSurface;
 import pentacell.desktop.match.SkylinePainter.Drawn;
-import pentacell.desktop.match.SkylinePainter.Hold;
+import pentacell.desktop.match.SkylinePainter.Highlights;
 
 /// The skyline as a thing to handle: drag a cell onto another to swap them, L locks, X marks a cell
 /// and then swaps it with the next one marked, R names the best cell of the shelf for a place and
@@ -30,7 +30,7 @@ final class Skyline extends StackPane {
     private final MatchModel model;
     private final PlotSurface surface = new PlotSurface(this::paint);
     private final ReadOnlyStringWrapper consequence = new ReadOnlyStringWrapper("");
-    private final PlotSurface hand = new PlotSurface(this::paintHand);
+    private final PlotSurface hand = new PlotSurface(this::paintHighlights);
     private Drawn drawn = Drawn.NOTHING;
     private Optional<CellId> dragged = Optional.empty();
     private Optional<CellId> target = Optional.empty();
@@ -89,11 +89,12 @@ final class Skyline extends StackPane {
         drawn = new SkylinePainter(pen, shown.get()).paint(width, height);
     }
 
-    private void paintHand(Pen pen, double width, double height) {
-        SkylinePainter.paintHold(
+    private void paintHighlights(Pen pen, double width, double height) {
+        SkylinePainter.paintHighlights(
                 pen,
                 drawn,
-                new Hold(desk.selection().cellProperty().get(), marked.or(() -> dragged), target));
+                new Highlights(
+                        desk.selection().cellProperty().get(), marked.or(() -> dragged), target));
     }
 
     private Optional<CellId> cellAt(double x, double y) {

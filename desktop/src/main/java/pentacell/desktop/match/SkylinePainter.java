@@ -49,7 +49,8 @@ final class SkylinePainter {
     ///
     /// @param marked the cell that is dragged or marked
     /// @param target the cell under the one that is dragged
-    record Hold(Optional<CellId> selected, Optional<CellId> marked, Optional<CellId> target) {}
+    record Highlights(
+            Optional<CellId> selected, Optional<CellId> marked, Optional<CellId> target) {}
 
     SkylinePainter(Pen pen, Shown shown) {
         this.pen = pen;
@@ -88,10 +89,10 @@ final class SkylinePainter {
 
     /// Draws what the hand does, over the drawing and apart from it: a cell that is dragged over
     /// sixteen hundred others has none of them drawn anew.
-    static void paintHold(Pen pen, Drawn drawn, Hold hold) {
+    static void paintHighlights(Pen pen, Drawn drawn, Highlights highlights) {
         for (Block block : drawn.blocks()) {
             Optional<CellId> cell = Optional.of(block.cell());
-            if (cell.equals(hold.selected()))
+            if (cell.equals(highlights.selected()))
                 pen.frame(
                         Hue.FOCUS,
                         3,
@@ -99,7 +100,7 @@ final class SkylinePainter {
                         block.y() + 1,
                         block.width() - 1,
                         block.height() - 2);
-            if (cell.equals(hold.marked()) || cell.equals(hold.target()))
+            if (cell.equals(highlights.marked()) || cell.equals(highlights.target()))
                 pen.frame(
                         Hue.ACCENT,
                         2.5,
@@ -109,7 +110,7 @@ final class SkylinePainter {
                         block.height() - 2);
         }
         for (Dot dot : drawn.dots())
-            if (hold.selected().filter(dot.cell()::equals).isPresent())
+            if (highlights.selected().filter(dot.cell()::equals).isPresent())
                 pen.disc(Hue.FOCUS, 1, dot.x(), dot.y(), 4);
     }
 

@@ -4,10 +4,10 @@ import java.util.Arrays;
 import org.hipparchus.stat.regression.SimpleRegression;
 import pentacell.core.unit.Middle;
 
-/// The way of a group's voltage while its pack was emptied, over what was given, with the drop over
+/// The discharge curve of a group in its pack: its voltage over what was given, with the drop over
 /// its resistance added back. A few hundred points of it are kept, each the mean of many readings,
 /// so that noise does not tell where a voltage was passed.
-final class DischargeWay {
+final class GroupDischarge {
     private static final int POINTS = 500;
     private static final int SMOOTHED = 5;
 
@@ -23,7 +23,7 @@ final class DischargeWay {
     private final double[] volts;
     private final double end;
 
-    private DischargeWay(LoadSpan span, int group, double ohms, int from) {
+    private GroupDischarge(LoadSpan span, int group, double ohms, int from) {
         double[] amps = new double[span.moments() - from];
         double[] inside = new double[amps.length];
         span.log().amps().read(span.begin() + from, amps);
@@ -51,19 +51,19 @@ final class DischargeWay {
         end = atEnd(passed, inside, loaded);
     }
 
-    /// The way of a group from the begin on.
+    /// The whole curve of a group.
     ///
     /// @param ohms its resistance; NaN when it is not known
-    static DischargeWay whole(LoadSpan span, int group, double ohms) {
-        return new DischargeWay(span, group, ohms, 0);
+    static GroupDischarge whole(LoadSpan span, int group, double ohms) {
+        return new GroupDischarge(span, group, ohms, 0);
     }
 
     /// The last part of it, which tells how it ended.
-    static DischargeWay end(LoadSpan span, int group, double ohms) {
+    static GroupDischarge end(LoadSpan span, int group, double ohms) {
         int from = span.moments() - 1;
         while (from > 0 && span.ampHours() - span.given(from) < 2 * LAST_SHARE * span.ampHours())
             from--;
-        return new DischargeWay(span, group, ohms, from);
+        return new GroupDischarge(span, group, ohms, from);
     }
 
     private static double mean(double[] values, int from, int to) {
