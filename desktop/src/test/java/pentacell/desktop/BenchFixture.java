@@ -21,6 +21,7 @@ import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
@@ -36,6 +37,7 @@ import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunFact;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.WorkshopState;
+import pentacell.desktop.frame.Arrival;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Settings;
@@ -142,6 +144,22 @@ public final class BenchFixture implements AutoCloseable {
         BenchFixture fixture = open(file, width, height, Settings.forNow());
         fixture.await("the demo is shown", () -> !Cells.of(fixture.state()).all().isEmpty());
         return fixture;
+    }
+
+    /// The interface with a workshop that a test opened on a disk of its own.
+    static BenchFixture on(Logbook book) throws TimeoutException {
+        BenchFixture fixture =
+                new BenchFixture(
+                        1280,
+                        800,
+                        files -> Workbench.create(files, Clock.systemUTC(), Settings.forNow()));
+        fixture.robot.interact(() -> fixture.bench.desk().put(Arrival.Ready.of(book)));
+        return fixture;
+    }
+
+    /// A fresh copy of the demo workshop.
+    static Path demoCopy(Path folder) throws IOException, LogbookException {
+        return Files.write(folder.resolve("demo.pentacell"), demoFile(folder));
     }
 
     /// The interface with the demo workshop and runs of instruments in it.
@@ -298,6 +316,21 @@ public final class BenchFixture implements AutoCloseable {
     /// The text of a label or button.
     public String text(String query) {
         return robot.lookup(query).queryAs(Labeled.class).getText();
+    }
+
+    /// What stands in a field.
+    String field(String query) {
+        return robot.lookup(query).queryAs(TextField.class).getText();
+    }
+
+    /// Whether a node lies within the window, from edge to edge.
+    boolean isInside(String query) {
+        Node node = robot.lookup(query).query();
+        Bounds bounds = node.localToScene(node.getBoundsInLocal());
+        return bounds.getMinX() >= 0
+                && bounds.getMaxX() <= node.getScene().getWidth()
+                && bounds.getMinY() >= 0
+                && bounds.getMaxY() <= node.getScene().getHeight();
     }
 
     /// All that is written in a part of the window.

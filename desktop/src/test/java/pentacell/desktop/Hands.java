@@ -120,7 +120,8 @@ final class Hands {
         }
     }
 
-    private void character(char typed) {
+    /// A character, on the window's thread, to whatever has the caret.
+    void character(char typed) {
         KeyCode code =
                 switch (typed) {
                     case '\t' -> KeyCode.TAB;

@@ -139,7 +139,7 @@ final class TestStationTest {
     private static TextField field(BenchFixture ui) {
         return ui.bench
                 .station(TestStation.class)
-                .bottom()
+                .line()
                 .map(bar -> (TextField) bar.lookup("#quick-line"))
                 .orElseThrow();
     }
@@ -169,7 +169,6 @@ final class TestStationTest {
                                     .isPresent());
             ui.click("#do-import-log");
             ui.await("it is asked for", () -> ui.text("#in-hand").contains("tuesday.csv"));
-            ui.robot.interact(() -> ui.bench.station(TestStation.class).enter());
             ui.enter("HB21-04");
             CellId fourth = new CellId("HB21-04");
             ui.await(

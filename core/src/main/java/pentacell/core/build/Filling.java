@@ -1,7 +1,15 @@
 package pentacell.core.build;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
+import pentacell.core.pack.Pack;
+import pentacell.core.state.WorkshopState;
 
 /// What is said of a can that is held over the holder.
 public sealed interface Filling {
@@ -13,6 +21,20 @@ public sealed interface Filling {
 
     /// It belongs elsewhere.
     record NotOfThisPack(CellId id) implements Filling {}
+
+    /// What is said of a can of a pack: its group and place, or that it does not belong here. A
+    /// unit goes where its first can goes.
+    static Filling of(WorkshopState state, Pack pack, CellId id, Layout layout) {
+        int group = pack.groupOf(id).orElse(-1);
+        if (group < 0) return new NotOfThisPack(id);
+        List<CellId> cans = new ArrayList<>();
+        for (CellId each : pack.groups().get(group)) {
+            int count = Cells.of(state).cell(each).map(CellRecord::count).orElse(1);
+            cans.addAll(Collections.nCopies(count, each));
+        }
+        Spot spot = layout.places().get(group).get(cans.indexOf(id));
+        return new GoesTo(id, group, spot, Layout.isUp(group));
+    }
 
     /// In words.
     default String sentence() {

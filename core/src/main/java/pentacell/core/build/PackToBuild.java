@@ -300,21 +300,6 @@ public record PackToBuild(
         return TapCheck.expected(volts);
     }
 
-    /// What is said of a can that is held over the holder: its group and place, or that it does not
-    /// belong here.
-    public Filling fill(CellId id, Arrangement arrangement) {
-        for (int group = 0; group < groups.size(); group++) {
-            int can = cansOf(group).indexOf(id);
-            if (can >= 0)
-                return new Filling.GoesTo(
-                        id,
-                        group,
-                        arrangement.layout().places().get(group).get(can),
-                        Layout.isUp(group));
-        }
-        return new Filling.NotOfThisPack(id);
-    }
-
     /// The pack as a network, in the layout that was said and with the layers that its current
     /// takes; empty when no layout was, or when it does not hang together. Cells go by their ids,
     /// the cans of a unit by the id and a number.

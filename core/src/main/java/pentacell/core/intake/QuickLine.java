@@ -105,6 +105,11 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
                 && tokens.stream().noneMatch(token -> token.kind() == Kind.NOT_UNDERSTOOD);
     }
 
+    /// Whether the line says itself which cell it is about.
+    public boolean namesItsCell() {
+        return tokens.stream().anyMatch(token -> token.kind() == Kind.CELL);
+    }
+
     /// The readings and notes in the line as facts of its cell.
     public List<CellFact> readings() {
         List<CellFact> facts = new ArrayList<>();

@@ -63,6 +63,11 @@ public final class History {
         return step(undoable);
     }
 
+    /// Whether an act is there, holds, and can be taken back.
+    public boolean canUndo(long act) {
+        return undoable.contains(act);
+    }
+
     /// What redo would bring back.
     public Optional<Step> redo() {
         return step(redoable);

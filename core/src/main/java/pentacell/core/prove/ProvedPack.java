@@ -2,12 +2,17 @@ package pentacell.core.prove;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.PackToBuild;
+import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellModel;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.grade.JudgedStock;
+import pentacell.core.pack.Pack;
 import pentacell.core.proof.Proof;
 import pentacell.core.proof.Proofs;
 import pentacell.core.state.WorkshopState;
@@ -87,11 +92,24 @@ public record ProvedPack(
                 : tests.get(tests.size() - 1).endVolts();
     }
 
-    /// The same for a reading of a test, which may have been begun.
-    public double endVolts(String test) {
-        return Optional.ofNullable(said.tests().get(test))
-                .map(Proof.Test::endVolts)
-                .orElseGet(this::usualEndVolts);
+    /// The end voltage of a test that may have been begun: its own, else that of the last test,
+    /// else the chemistry's own. In V per cell.
+    public static double endVolts(WorkshopState state, Pack pack, String test) {
+        Map<String, Proof.Test> tests = Proofs.of(state).proof(pack.name()).tests();
+        Optional<Proof.Test> known =
+                Optional.ofNullable(tests.get(test))
+                        .or(() -> tests.values().stream().reduce((one, next) -> next));
+        return known.map(Proof.Test::endVolts).orElseGet(() -> chemistry(state, pack).endVolts());
+    }
+
+    private static Chemistry chemistry(WorkshopState state, Pack pack) {
+        return pack.groups().stream()
+                .flatMap(List::stream)
+                .flatMap(id -> Cells.of(state).cell(id).stream())
+                .flatMap(cell -> Catalogue.of(state).modelOf(cell).stream())
+                .map(CellModel::chemistry)
+                .findFirst()
+                .orElse(Chemistry.NMC);
     }
 
     /// The load tests of a pack alone.

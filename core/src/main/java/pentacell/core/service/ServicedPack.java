@@ -201,6 +201,14 @@ public record ServicedPack(
                 .orElse(0);
     }
 
+    /// The same judgement with other readings of single cans, such as one that was just typed: what
+    /// a search for a can needs.
+    public ServicedPack searchedWith(PackInUse latest) {
+        return new ServicedPack(
+                built, latest, layout, history, judged, watch, bands, recent, alarms, trends,
+                wanted);
+    }
+
     /// The search for cans of a group that are off the bar.
     ///
     /// @param group from 0

@@ -6,18 +6,24 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import pentacell.core.assembly.Assemblies;
+import pentacell.core.assembly.Assembly;
 import pentacell.core.assembly.AssemblyFact;
+import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.MeterPoint;
 import pentacell.core.assembly.TapReading;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.Filling;
-import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
 import pentacell.core.journal.Fact;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
+import pentacell.desktop.frame.Entered;
 import pentacell.desktop.frame.QuickSource;
 
 /// The quick line of Build: a cell, a group, a lead or the whole pack with its volts; or a cell
@@ -58,12 +64,12 @@ final class BuildQuick implements QuickSource {
     }
 
     private Line line(String text) {
-        Optional<PackToBuild> built = model.builtProperty().get();
-        if (built.isEmpty()) return new Line.No("no pack is matched");
         String pack = model.packProperty().get();
+        Optional<Pack> matched = Packs.of(expected()).pack(pack);
+        if (matched.isEmpty()) return new Line.No("no pack is matched");
         String plain = text.strip();
         String small = plain.toLowerCase(Locale.ROOT);
-        int series = built.get().groups().size();
+        int series = matched.get().groups().size();
         Matcher group = GROUP.matcher(small);
         if (group.matches()) {
             int number = number(group.group(1));
@@ -110,25 +116,24 @@ final class BuildQuick implements QuickSource {
                                             new AssemblyFact.WholeRead(pack, point, volts)))
                     .orElseGet(() -> noVolts(whole.group(2)));
         }
-        return cell(plain, built.get());
+        return cell(plain, matched.get());
     }
 
-    private Line cell(String plain, PackToBuild built) {
+    private WorkshopState expected() {
+        return model.desk().ledger().expected();
+    }
+
+    private Line cell(String plain, Pack matched) {
         Matcher cell = CELL.matcher(plain);
         String named = cell.matches() ? cell.group(1) : plain;
         if (CellId.problem(named).isPresent()
-                || Cells.of(model.desk().ledger().state()).cell(new CellId(named)).isEmpty())
+                || Cells.of(expected()).cell(new CellId(named)).isEmpty())
             return new Line.No("no cell " + named);
         CellId id = new CellId(named);
         boolean isOut = cell.matches() && cell.group(2).equalsIgnoreCase("out");
-        if (!cell.matches() || isOut) return held(id, built, isOut);
-        boolean isOfPack =
-                !(model.shownProperty()
-                                .get()
-                                .map(now -> built.fill(id, now))
-                                .orElse(new Filling.NotOfThisPack(id))
-                        instanceof Filling.NotOfThisPack);
-        if (!isOfPack) return new Line.No(id + " does not belong to this pack");
+        if (!cell.matches() || isOut) return held(id, matched, isOut);
+        if (matched.groupOf(id).isEmpty())
+            return new Line.No(new Filling.NotOfThisPack(id).sentence());
         return volts(cell.group(2), 10)
                 .map(volts ->
                         (Line) new Line.ToLog(named, volts, new CellFact.VoltageRead(id, volts)))
@@ -136,16 +141,18 @@ final class BuildQuick implements QuickSource {
     }
 
     /// What is said of a cell that is held over the holder, or taken out of it.
-    private Line held(CellId id, PackToBuild built, boolean isOut) {
-        Optional<Arrangement> now = model.shownProperty().get();
-        if (now.isEmpty()) return new Line.No("no layout yet");
-        Filling filling = built.fill(id, now.get());
+    private Line held(CellId id, Pack matched, boolean isOut) {
+        Assembly assembly = Assemblies.of(expected()).assembly(matched.name());
+        Optional<Layout> lookedAt =
+                model.shownProperty().get().map(Arrangement::layout).or(assembly::layout);
+        if (lookedAt.isEmpty()) return new Line.No("no layout yet");
+        Filling filling = Filling.of(expected(), matched, id, lookedAt.get());
         if (filling instanceof Filling.NotOfThisPack) return new Line.No(filling.sentence());
-        boolean isIn = built.assembly().inHolder().contains(id);
+        boolean isIn = assembly.inHolder().contains(id);
         if (isOut && !isIn) return new Line.No(id + " is not in the holder");
         if (isOut)
             return new Line.Where(id, id + " leaves the holder", Optional.of(AssemblyFact.Put.OUT));
-        if (!model.isTaken())
+        if (!assembly.layout().equals(lookedAt))
             return new Line.Where(
                     id, filling.sentence() + ", once this layout is taken", Optional.empty());
         return isIn
@@ -190,42 +197,39 @@ final class BuildQuick implements QuickSource {
     }
 
     @Override
-    public void log(String text, Runnable onLogged, Runnable onFailed) {
-        switch (line(text)) {
-            case Line.ToLog log ->
-                    model.desk()
-                            .ledger()
-                            .log("Read " + log.subject(), List.of(log.fact()), onLogged, onFailed);
+    public Entered enter(String text) {
+        return switch (line(text)) {
+            case Line.ToLog log -> toLog(text, "Read " + log.subject(), log.fact());
             case Line.Where where -> {
                 model.desk().selection().select(where.cell());
                 model.desk().notices().say(where.sentence());
-                if (where.put().isEmpty()) {
-                    onLogged.run();
-                    return;
-                }
-                AssemblyFact.Put put = where.put().get();
-                model.desk()
-                        .ledger()
-                        .log(
-                                put == AssemblyFact.Put.IN
-                                        ? "Put %s into the holder".formatted(where.cell())
-                                        : "Take %s out of the holder".formatted(where.cell()),
-                                List.of(
+                yield where.put()
+                        .map(put ->
+                                toLog(
+                                        text,
+                                        put == AssemblyFact.Put.IN
+                                                ? "Put %s into the holder".formatted(where.cell())
+                                                : "Take %s out of the holder"
+                                                        .formatted(where.cell()),
                                         new AssemblyFact.CellPut(
-                                                model.packProperty().get(), where.cell(), put)),
-                                onLogged,
-                                onFailed);
+                                                model.packProperty().get(), where.cell(), put)))
+                        .orElseGet(() -> Entered.done(text, () -> {}));
             }
-            case Line.No no -> {
-                model.desk().notices().say(no.why());
-                onFailed.run();
-            }
-        }
+            case Line.No no -> new Entered.Refused(no.why());
+        };
+    }
+
+    private Entered toLog(String text, String words, Fact fact) {
+        return new Entered.Line(
+                text,
+                (onLogged, onFailed) ->
+                        model.desk().ledger().log(words, List.of(fact), onLogged, onFailed));
     }
 
     @Override
     public void onChange(Runnable changed) {
         model.packProperty().subscribe(name -> changed.run());
         model.builtProperty().subscribe(now -> changed.run());
+        model.desk().ledger().expectedProperty().subscribe(state -> changed.run());
     }
 }

@@ -40,10 +40,6 @@ final class BuildView {
         return quick;
     }
 
-    void begin() {
-        pack.requestFocus();
-    }
-
     void show(String name) {
         panes.show(name);
     }

@@ -23,6 +23,7 @@ import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
 import pentacell.core.assembly.TakeOff;
 import pentacell.core.build.Arrangement;
+import pentacell.core.build.Filling;
 import pentacell.core.build.LayoutRemark;
 import pentacell.core.build.LayoutWish;
 import pentacell.core.build.PackToBuild;
@@ -355,7 +356,14 @@ final class LayoutPane extends VBox {
                                                 .formatted(
                                                         pack.inHolder(),
                                                         pack.cells(),
-                                                        pack.fill(next, now).sentence())));
+                                                        Filling.of(
+                                                                        model.desk()
+                                                                                .ledger()
+                                                                                .state(),
+                                                                        pack.pack(),
+                                                                        next,
+                                                                        now.layout())
+                                                                .sentence())));
     }
 
     private static String remarks(Arrangement now) {

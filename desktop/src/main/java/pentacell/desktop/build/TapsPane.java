@@ -20,11 +20,15 @@ import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapFault;
 import pentacell.core.build.TapVerdict;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.core.unit.Sentence;
+import pentacell.desktop.frame.Entered;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.LineQueue;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.OnlyWhenSaid;
@@ -39,6 +43,8 @@ import pentacell.workshop.exchange.TapFiles;
 /// The balance plug before it goes in: a ladder of joints, what each lead should read and reads,
 /// and what is wrong.
 final class TapsPane extends VBox {
+    private static final int MOST_VOLTS = 1000;
+
     private final BuildModel model;
     private final FileAsk files;
     private final Label meaning = Wrapping.on(new Label());
@@ -74,7 +80,7 @@ final class TapsPane extends VBox {
         typed.setId("taps-typed");
         typed.setPromptText("from lead 0 on: 0 4.17 8.34 …   - for nothing");
         typed.setPrefColumnCount(27);
-        typed.setOnAction(enter -> read());
+        LineQueue lines = new LineQueue(typed, model.desk().notices(), this::enter);
         plugs.setId("taps-plugs");
         plugs.setPromptText("one");
         plugs.setPrefColumnCount(6);
@@ -110,12 +116,13 @@ final class TapsPane extends VBox {
                         ControlRow.of(
                                 new Label("Readings"),
                                 typed,
-                                PlainButton.of("Log readings", "taps-log", this::read),
+                                PlainButton.of("Log readings", "taps-log", lines::enter),
                                 ControlRow.gap(),
                                 new Label("Leads a plug"),
                                 plugs,
                                 PlainButton.of("Import", "taps-import", this::load),
                                 PlainButton.of("Wired anew", "taps-clear", this::clear)),
+                        lines,
                         message,
                         both,
                         order);
@@ -123,35 +130,43 @@ final class TapsPane extends VBox {
         model.builtProperty().subscribe(this::show);
     }
 
-    private void read() {
-        Optional<PackToBuild> built = model.builtProperty().get();
-        if (built.isEmpty() || typed.getText().isBlank()) return;
-        String[] pieces = typed.getText().strip().split("[\\s;]+");
+    private Entered enter(String text) {
+        String pack = model.packProperty().get();
+        Optional<Pack> matched = Packs.of(model.desk().ledger().expected()).pack(pack);
+        if (matched.isEmpty()) return refused("Match a pack first (Ctrl+6).");
+        String[] pieces = text.strip().split("[\\s;]+");
         List<TapReading> readings = new ArrayList<>();
         for (int lead = 0; lead < pieces.length; lead++) {
             boolean isNothing = pieces[lead].equals("-") || pieces[lead].equals("–");
             OptionalDouble volts =
                     isNothing ? OptionalDouble.empty() : NumberText.parse(pieces[lead]);
-            if (!isNothing && volts.isEmpty()) {
-                message.setText(
-                        "Lead %d, \"%s\": expected volts, or - where nothing is read."
-                                .formatted(lead, pieces[lead]));
-                return;
-            }
+            if (!isNothing && !(Math.abs(volts.orElse(Double.NaN)) <= MOST_VOLTS))
+                return refused(
+                        "Lead %d, \"%s\": expected volts up to %d, or - where nothing is read."
+                                .formatted(lead, pieces[lead], MOST_VOLTS));
             readings.add(new TapReading(lead, volts));
         }
-        if (pieces.length > built.get().groups().size() + 1) {
-            message.setText(
+        int leads = matched.get().groups().size() + 1;
+        if (pieces.length > leads)
+            return refused(
                     "%d readings, the plug has %d leads: 0 to %d."
-                            .formatted(
-                                    pieces.length,
-                                    built.get().groups().size() + 1,
-                                    built.get().groups().size()));
-            return;
-        }
+                            .formatted(pieces.length, leads, leads - 1));
         message.setText("");
-        typed.clear();
-        log(readings);
+        return new Entered.Line(
+                text,
+                (onLogged, onFailed) ->
+                        model.desk()
+                                .ledger()
+                                .log(
+                                        "Read the plug of " + pack,
+                                        List.of(new AssemblyFact.TapsRead(pack, readings)),
+                                        onLogged,
+                                        onFailed));
+    }
+
+    private Entered refused(String why) {
+        message.setText(why);
+        return new Entered.Refused(why);
     }
 
     private void sayPlugs() {

@@ -127,7 +127,7 @@ public final class DonorForm {
 
     private String proposed() {
         return DonorCode.propose(
-                kind.getText(), Donors.of(desk.ledger().state()).described().keySet());
+                kind.getText(), Donors.of(desk.ledger().expected()).described().keySet());
     }
 
     private void propose() {
@@ -143,7 +143,7 @@ public final class DonorForm {
             form.complain("The code " + problem.get() + ".", code);
             return;
         }
-        if (known.isEmpty() && Donors.of(desk.ledger().state()).described().containsKey(name)) {
+        if (known.isEmpty() && Donors.of(desk.ledger().expected()).described().containsKey(name)) {
             form.complain(name + " is taken; leave the field empty for " + proposed() + ".", code);
             return;
         }
@@ -198,16 +198,16 @@ public final class DonorForm {
             return;
         }
         desk.ledger()
-                .log(
+                .logOnce(
                         "Add donor " + donor.code(),
                         List.of(new DonorFact.DonorAdded(donor)),
                         () -> {
-                            form.clear();
                             desk.selection().selectDonor(donor.code());
                             form.say(
                                     "Donor %s is on the bench; its cells will be %s-01 and so on. %s"
                                             .formatted(donor.code(), donor.code(), oddity(donor)));
-                        });
+                        },
+                        form.send());
     }
 
     private static String oddity(Donor donor) {

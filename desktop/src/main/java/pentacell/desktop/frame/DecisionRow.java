@@ -10,16 +10,19 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.SentFields;
 
 /// *Decide otherwise*: a choice, the reason for it, a button. Nothing is decided without a reason,
 /// except to go by the figures again.
 public final class DecisionRow<T> extends VBox {
     private final ComboBox<T> choice = new ComboBox<>();
     private final TextField reason = new TextField();
+    private final SentFields sent = new SentFields(List.of(reason));
 
     /// Logs a decision.
     public interface Log<T> {
-        void decide(T choice, String reason, Runnable onLogged);
+        /// @param onFailed brings the reason back into its field
+        void decide(T choice, String reason, Runnable onFailed);
     }
 
     /// @param id `decision` for a cell's; its parts are called after it
@@ -43,7 +46,8 @@ public final class DecisionRow<T> extends VBox {
                         reason.requestFocus();
                         return;
                     }
-                    log.decide(choice.getValue(), reason.getText().strip(), reason::clear);
+                    String why = reason.getText().strip();
+                    log.decide(choice.getValue(), why, sent.send());
                 };
         decide.setOnAction(pressed -> act.run());
         reason.setOnAction(enter -> act.run());

@@ -21,7 +21,7 @@ public final class Desk implements AutoCloseable {
         this.clock = clock;
         this.settings = settings;
         notices = new Notices(settings);
-        ledger = new Ledger(notices, chapters);
+        ledger = new Ledger(clock, notices, chapters);
         selection = new Selection(ledger::state);
         work = new Work(notices::say);
     }

@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import javafx.scene.Scene;
 import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -89,8 +88,15 @@ public final class Frame {
         inHand = station;
         path.mark(station);
         root.setCenter(station.view());
-        root.setBottom(station.bottom().orElse(null));
+        root.setBottom(station.line().orElse(null));
         station.enter();
+        station.line().ifPresent(QuickBar::focusField);
+    }
+
+    /// Brings the caret back to where the typing goes.
+    private void focusLine() {
+        if (inHand.line().isPresent()) inHand.line().get().focusField();
+        else inHand.enter();
     }
 
     /// Dresses the window in a theme.
@@ -100,9 +106,15 @@ public final class Frame {
     }
 
     private void onKey(KeyEvent key) {
-        if (key.getCode() == KeyCode.F4 || key.getCode() == KeyCode.F1) {
-            if (key.getCode() == KeyCode.F4) card.toggle();
-            else help.toggle(inHand.name());
+        Optional<Runnable> onFunctionKey =
+                switch (key.getCode()) {
+                    case F1 -> Optional.of(() -> help.toggle(inHand.name()));
+                    case F2 -> Optional.of(this::focusLine);
+                    case F4 -> Optional.of(card::toggle);
+                    default -> Optional.empty();
+                };
+        if (onFunctionKey.isPresent()) {
+            onFunctionKey.get().run();
             key.consume();
             return;
         }

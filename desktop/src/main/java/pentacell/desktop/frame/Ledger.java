@@ -1,11 +1,13 @@
 package pentacell.desktop.frame;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -23,6 +25,8 @@ import pentacell.workshop.logbook.LogbookException;
 /// The open workshop: facts are logged here, and every view hears of the new state once they are on
 /// the disk.
 public final class Ledger {
+    private static final String NOTHING_OPEN =
+            "No workshop is open, so nothing can be logged: New workshop or Open workshop first (Ctrl+N, Ctrl+O).";
     private static final Duration PATIENCE_AT_CLOSING = Duration.ofSeconds(30);
 
     private final Background writing = new Background("logbook");
@@ -37,19 +41,26 @@ public final class Ledger {
     private final ReadOnlyStringWrapper fileName = new ReadOnlyStringWrapper("");
     private final List<Consumer<Logbook>> onOpened = new ArrayList<>();
     private final List<Runnable> beforeClosing = new ArrayList<>();
+    private final Clock clock;
+    private final Pending pending = new Pending();
+    private final ReadOnlyObjectWrapper<WorkshopState> expected;
     private Optional<Logbook> logbook = Optional.empty();
+    private Optional<Step> durableUndo = Optional.empty();
+    private Optional<Step> durableRedo = Optional.empty();
     private volatile JudgedStock judged;
 
     /// @param chapters what can be logged in a workshop
-    Ledger(Notices notices, List<Chapter<?>> chapters) {
+    Ledger(Clock clock, Notices notices, List<Chapter<?>> chapters) {
+        this.clock = clock;
         this.notices = notices;
         this.chapters = List.copyOf(chapters);
         nothing = WorkshopState.empty(chapters);
         state = new ReadOnlyObjectWrapper<>(nothing);
+        expected = new ReadOnlyObjectWrapper<>(nothing);
         judged = JudgedStock.of(nothing);
     }
 
-    /// What holds now.
+    /// What holds now, all of it on the disk.
     public WorkshopState state() {
         return state.get();
     }
@@ -57,6 +68,22 @@ public final class Ledger {
     /// What holds now, to be followed.
     public ReadOnlyObjectProperty<WorkshopState> stateProperty() {
         return state.getReadOnlyProperty();
+    }
+
+    /// What will hold once everything that was given to the disk is on it. A line that is typed is
+    /// read against this; nothing else is shown of it.
+    public WorkshopState expected() {
+        return expected.get();
+    }
+
+    /// What will hold once everything is on the disk, to be followed.
+    public ReadOnlyObjectProperty<WorkshopState> expectedProperty() {
+        return expected.getReadOnlyProperty();
+    }
+
+    /// Whether something was given to the disk that is not on it yet.
+    public boolean isWaiting() {
+        return !pending.isEmpty();
     }
 
     /// What can be logged in a workshop.
@@ -110,6 +137,7 @@ public final class Ledger {
                         closed -> {},
                         failure -> notices.say("Could not close the file: " + failure)));
         logbook = Optional.of(opened);
+        pending.clear();
         fileName.set(String.valueOf(opened.file().getFileName()));
         opened.onTrouble(message -> Background.tell(() -> notices.say(message)));
         publish(Outcome.of(opened, arrived.judged()));
@@ -124,24 +152,90 @@ public final class Ledger {
     }
 
     private void publish(Outcome outcome) {
-        undoStep.set(outcome.undo());
-        redoStep.set(outcome.redo());
+        durableUndo = outcome.undo();
+        durableRedo = outcome.redo();
         judged = outcome.judged();
+        // who hears of the state may ask for what is expected
+        expect(outcome.state());
         state.set(outcome.state());
     }
 
-    /// Logs facts as one act; `onLogged` runs on the UI thread when they are on the disk.
-    public void log(String words, List<? extends Fact> facts, Runnable onLogged) {
-        log(words, facts, onLogged, () -> {});
+    private void expect(WorkshopState durable) {
+        undoStep.set(pending.last().map(Ledger::step).or(() -> durableUndo));
+        redoStep.set(pending.lastWithdrawn().map(Ledger::step).or(() -> durableRedo));
+        expected.set(pending.isEmpty() ? durable : pending.after(durable, clock.instant()));
     }
 
-    /// Logs facts as one act.
+    private static Step step(Pending.Waiting act) {
+        return new Step(act.act().orElse(0), act.words());
+    }
+
+    /// Logs what a button or a form says, as one act; `onLogged` runs on the UI thread when it is
+    /// on the disk. Pressed twice before that, it is logged once.
+    public void log(String words, List<? extends Fact> facts, Runnable onLogged) {
+        logOnce(words, facts, onLogged, why -> {});
+    }
+
+    /// The same, for who wants to hear that it could not be written.
     ///
-    /// @param onFailed runs when they could not be written; the message already says why
+    /// @param onFailed takes the reason, which is said already
+    public void logOnce(
+            String words,
+            List<? extends Fact> facts,
+            Runnable onLogged,
+            Consumer<String> onFailed) {
+        Facts once = new Facts(facts);
+        boolean isPressedTwice = pending.last().filter(act -> act.draft().equals(once)).isPresent();
+        if (!isPressedTwice) log(words, once, onLogged, onFailed);
+    }
+
+    /// Facts that do not depend on what holds before.
+    private record Facts(List<? extends Fact> facts) implements Draft {
+        Facts {
+            facts = List.copyOf(facts);
+        }
+
+        @Override
+        public List<? extends Fact> from(WorkshopState before) {
+            return facts;
+        }
+    }
+
+    /// Logs facts as one act, as often as it is called.
+    ///
+    /// @param onFailed takes the reason when they could not be written; it is said already
     public void log(
-            String words, List<? extends Fact> facts, Runnable onLogged, Runnable onFailed) {
-        List<? extends Fact> copy = List.copyOf(facts);
-        write(book -> book.log(words, copy), onLogged, onFailed);
+            String words,
+            List<? extends Fact> facts,
+            Runnable onLogged,
+            Consumer<String> onFailed) {
+        log(words, new Facts(facts), onLogged, onFailed);
+    }
+
+    /// Logs an act whose facts follow from what holds when it is written. Acts are written in the
+    /// order given; the call returns at once.
+    ///
+    /// @param onLogged runs on the UI thread when they are on the disk
+    /// @param onFailed takes on the UI thread why they could not be written; it is said already
+    public void log(String words, Draft draft, Runnable onLogged, Consumer<String> onFailed) {
+        if (logbook.isEmpty()) {
+            notices.say(NOTHING_OPEN);
+            onFailed.accept(NOTHING_OPEN);
+            return;
+        }
+        Pending.Waiting act = pending.add(words, draft);
+        expect(state.get());
+        write(
+                book -> {
+                    List<? extends Fact> facts = draft.from(book.state());
+                    if (facts.isEmpty()) return book.state();
+                    WorkshopState after = book.log(words, facts);
+                    book.undoStep().ifPresent(step -> act.written(step.act()));
+                    return after;
+                },
+                () -> pending.remove(act),
+                onLogged,
+                onFailed);
     }
 
     /// Logs facts from a thread of its own, and returns when they are on the disk.
@@ -172,47 +266,68 @@ public final class Ledger {
         }
     }
 
-    /// Takes back the last act.
+    /// Takes back the last act: the one typed last, even when it is not on the disk yet.
     public void undo() {
-        undoStep.get()
-                .ifPresent(step ->
-                        write(
-                                Logbook::undo,
-                                () -> notices.say("Undone: " + step.words()),
-                                () -> {}));
+        Optional<Pending.Waiting> withdrawn = pending.withdraw();
+        if (withdrawn.isEmpty() && durableUndo.isEmpty()) return;
+        expect(state.get());
+        AtomicReference<String> said = new AtomicReference<>("");
+        write(
+                book -> {
+                    Optional<Step> step =
+                            withdrawn.isEmpty() ? book.undoStep() : written(withdrawn.get());
+                    if (step.isEmpty()) return book.state();
+                    said.set("Undone: " + step.get().words());
+                    return book.undo(step.get());
+                },
+                () -> withdrawn.ifPresent(pending::undone),
+                () -> sayIfAny(said.get()),
+                why -> {});
+    }
+
+    /// The act as it is in the file; empty when it could not be written, so that nothing of it is
+    /// to be taken back.
+    private static Optional<Step> written(Pending.Waiting act) {
+        return act.act().isEmpty() ? Optional.empty() : Optional.of(step(act));
     }
 
     /// Brings back what was taken back last.
     public void redo() {
-        redoStep.get()
-                .ifPresent(step ->
-                        write(
-                                Logbook::redo,
-                                () -> notices.say("Again: " + step.words()),
-                                () -> {}));
+        if (pending.bringBack().isEmpty() && durableRedo.isEmpty()) return;
+        expect(state.get());
+        AtomicReference<String> said = new AtomicReference<>("");
+        write(
+                book -> {
+                    book.redoStep().ifPresent(step -> said.set("Again: " + step.words()));
+                    return book.redo();
+                },
+                () -> {},
+                () -> sayIfAny(said.get()),
+                why -> {});
+    }
+
+    private void sayIfAny(String sentence) {
+        if (!sentence.isEmpty()) notices.say(sentence);
     }
 
     private interface Writing {
         WorkshopState on(Logbook book) throws LogbookException;
     }
 
-    private void write(Writing act, Runnable onDone, Runnable onFailed) {
-        if (logbook.isEmpty()) {
-            notices.say(
-                    "No workshop is open, so nothing can be logged: New workshop or Open workshop first (Ctrl+N, Ctrl+O).");
-            onFailed.run();
-            return;
-        }
+    private void write(Writing act, Runnable onEnded, Runnable onDone, Consumer<String> onFailed) {
+        if (logbook.isEmpty()) return;
         Logbook book = logbook.get();
         writing.run(
                 () -> written(book, act),
                 outcome -> {
+                    onEnded.run();
                     publishIfOpen(book, outcome);
                     onDone.run();
                 },
                 failure -> {
-                    say(failure);
-                    onFailed.run();
+                    onEnded.run();
+                    expect(state.get());
+                    onFailed.accept(say(failure));
                 });
     }
 
@@ -227,11 +342,13 @@ public final class Ledger {
         if (logbook.equals(Optional.of(book))) publish(outcome);
     }
 
-    private void say(Throwable failure) {
-        notices.say(
-                failure instanceof LogbookException
+    private String say(Throwable failure) {
+        String why =
+                failure instanceof LogbookException || failure instanceof Draft.NoLongerPossible
                         ? String.valueOf(failure.getMessage())
-                        : "Not logged, internal error: " + failure);
+                        : "Not logged, internal error: " + failure;
+        notices.say(why);
+        return why;
     }
 
     void close() {

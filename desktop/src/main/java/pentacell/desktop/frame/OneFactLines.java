@@ -51,15 +51,20 @@ public final class OneFactLines implements QuickSource {
     }
 
     @Override
-    public void log(String text, Runnable onLogged, Runnable onFailed) {
-        switch (understand.apply(text)) {
+    public Entered enter(String text) {
+        return switch (understand.apply(text)) {
             case QuickLine.ToLog log ->
-                    desk.ledger().log(log.words(), List.of(log.fact()), onLogged, onFailed);
-            case QuickLine.No no -> {
-                desk.notices().say(no.why());
-                onFailed.run();
-            }
-        }
+                    new Entered.Line(
+                            log.unsaid().map(subject -> subject + " " + text.strip()).orElse(text),
+                            (onLogged, onFailed) ->
+                                    desk.ledger()
+                                            .log(
+                                                    log.words(),
+                                                    List.of(log.fact()),
+                                                    onLogged,
+                                                    onFailed));
+            case QuickLine.No no -> new Entered.Refused(no.why());
+        };
     }
 
     @Override

@@ -1,34 +1,31 @@
 package pentacell.desktop.frame;
 
-import java.util.ArrayList;
-import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.desktop.frame.QuickSource.Chip;
 import pentacell.desktop.frame.QuickSource.Reading;
 import pentacell.desktop.frame.QuickSource.State;
+import pentacell.desktop.kit.Wrapping;
 
 /// The quick line along the bottom: what is typed appears above it as chips, with what each will be
-/// logged as; Enter logs, Up recalls.
+/// logged as; Enter logs, Up recalls. Typing never waits for the disk, see [LineQueue].
 public final class QuickBar extends VBox {
-    private final Desk desk;
     private final QuickSource source;
     private final TextField field = new TextField();
-    private final HBox chips = new HBox();
-    private final Label remark = new Label();
+    private final FlowPane chips = new FlowPane();
+    private final Label remark = Wrapping.on(new Label());
     private final Label inHand = new Label();
-    private final List<String> history = new ArrayList<>();
-    private int recalled;
+    private final LineQueue lines;
 
     public QuickBar(Desk desk, QuickSource source, String accessibleText) {
-        this.desk = desk;
         this.source = source;
+        lines = new LineQueue(field, desk.notices(), this::enter);
         getStyleClass().add("quick-line");
         field.setId("quick-line");
         field.setAccessibleText(accessibleText);
@@ -41,14 +38,15 @@ public final class QuickBar extends VBox {
         chips.getStyleClass().add("chips");
         remark.setId("quick-remark");
         remark.getStyleClass().add("quick-remark");
-        HBox above = new HBox(chips, remark);
-        above.getStyleClass().add("quick-above");
-        HBox row = new HBox(inHand, field);
+        remark.maxWidthProperty().bind(chips.widthProperty());
+        Label key = new Label("F2");
+        key.getStyleClass().add("caption");
+        key.setTooltip(new Tooltip("F2 puts the caret here"));
+        key.setMinWidth(USE_PREF_SIZE);
+        HBox row = new HBox(inHand, field, key);
         row.getStyleClass().add("quick-row");
-        getChildren().addAll(above, row);
+        getChildren().addAll(lines, chips, row);
         field.textProperty().subscribe(text -> read());
-        field.setOnAction(enter -> log());
-        field.addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
         source.onChange(this::read);
     }
 
@@ -59,16 +57,14 @@ public final class QuickBar extends VBox {
 
     /// Writes into the line without logging it.
     public void type(String text) {
-        field.setText(text);
-        field.end();
+        lines.fill(text);
     }
 
-    private void onKey(KeyEvent key) {
-        if (key.getCode() != KeyCode.UP && key.getCode() != KeyCode.DOWN) return;
-        recalled = Math.clamp(recalled + (key.getCode() == KeyCode.UP ? -1 : 1), 0, history.size());
-        field.setText(recalled < history.size() ? history.get(recalled) : "");
-        field.end();
-        key.consume();
+    private Entered enter(String text) {
+        Reading reading = source.read(text);
+        return reading.state() == State.COMPLETE
+                ? source.enter(text)
+                : new Entered.Refused(reading.missing());
     }
 
     private void read() {
@@ -77,6 +73,7 @@ public final class QuickBar extends VBox {
         Reading reading = source.read(field.getText());
         chips.getChildren().setAll(reading.chips().stream().map(QuickBar::chip).toList());
         remark.setText(reading.remark());
+        if (!reading.remark().isEmpty()) chips.getChildren().add(remark);
     }
 
     private static Node chip(Chip chip) {
@@ -101,27 +98,5 @@ public final class QuickBar extends VBox {
         kind.getStyleClass().add("chip-kind");
         kind.setMinWidth(USE_PREF_SIZE);
         return new HBox(4, text, kind);
-    }
-
-    private void log() {
-        String typed = field.getText();
-        if (typed.isBlank()) return;
-        Reading reading = source.read(typed);
-        if (reading.state() == State.INCOMPLETE) {
-            if (!reading.missing().isEmpty()) desk.notices().say(reading.missing());
-            return;
-        }
-        history.remove(typed);
-        history.add(typed);
-        recalled = history.size();
-        // what was typed stays until it is on the disk
-        field.setEditable(false);
-        source.log(
-                typed,
-                () -> {
-                    field.setEditable(true);
-                    field.clear();
-                },
-                () -> field.setEditable(true));
     }
 }

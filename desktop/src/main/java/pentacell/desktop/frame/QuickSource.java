@@ -13,8 +13,9 @@ public interface QuickSource {
     /// What was understood so far.
     Reading read(String text);
 
-    /// Logs a complete line.
-    void log(String text, Runnable onLogged, Runnable onFailed);
+    /// The line at the moment of Enter: what is in hand now stays its subject, whatever is typed
+    /// while it waits for the disk.
+    Entered enter(String text);
 
     /// Calls back when what is in hand, or known, has changed.
     void onChange(Runnable changed);

@@ -20,13 +20,13 @@ public interface Station {
     /// How many things wait there.
     ObservableValue<Number> waiting();
 
-    /// What stands along the bottom while it is shown.
-    default Optional<Node> bottom() {
+    /// Its quick line along the bottom. The caret is put there when the station is entered.
+    default Optional<QuickBar> line() {
         return Optional.empty();
     }
 
-    /// Puts the caret where the work goes on.
-    void enter();
+    /// Prepares for the work to go on. A station without a line puts the caret where typing goes.
+    default void enter() {}
 
     /// Names of its panes in the order of their tabs; empty when it has but one.
     default List<String> panes() {

@@ -176,18 +176,19 @@ final class DonorCard extends VBox {
                 DonorWay.HARVEST,
                 DonorWay.AS_ADVISED,
                 DonorCard::words,
-                (choice, reason, onLogged) ->
+                (choice, reason, onFailed) ->
                         desk.selection()
                                 .donor()
                                 .map(record -> record.donor().code())
                                 .ifPresent(donor ->
                                         desk.ledger()
-                                                .log(
+                                                .logOnce(
                                                         "Decide " + donor,
                                                         List.of(
                                                                 new DonorFact.WayDecided(
                                                                         donor, choice, reason)),
-                                                        onLogged)));
+                                                        () -> {},
+                                                        why -> onFailed.run())));
     }
 
     private static String words(DonorWay way) {

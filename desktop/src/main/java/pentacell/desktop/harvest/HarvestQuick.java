@@ -1,12 +1,12 @@
 package pentacell.desktop.harvest;
 
-import java.util.List;
 import java.util.Optional;
-import pentacell.core.donor.DonorFact;
 import pentacell.core.harvest.HarvestLine;
 import pentacell.core.harvest.HarvestLine.Token;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Draft;
+import pentacell.desktop.frame.Entered;
 import pentacell.desktop.frame.QuickSource;
 
 /// The quick line of Harvest: readings of groups, signs, minutes.
@@ -20,19 +20,22 @@ final class HarvestQuick implements QuickSource {
     }
 
     private HarvestLine line(String text) {
-        return HarvestLine.read(
-                text, desk.ledger().state(), model.donor().map(record -> record.donor().code()));
+        return HarvestLine.read(text, desk.ledger().expected(), inHandCode());
+    }
+
+    private Optional<String> inHandCode() {
+        return model.donor().map(record -> record.donor().code());
     }
 
     @Override
     public void onChange(Runnable changed) {
         desk.selection().donorProperty().subscribe(code -> changed.run());
-        desk.ledger().stateProperty().subscribe(state -> changed.run());
+        desk.ledger().expectedProperty().subscribe(state -> changed.run());
     }
 
     @Override
     public String inHand() {
-        return model.donor().map(record -> record.donor().code()).orElse("No donor in hand");
+        return inHandCode().orElse("No donor in hand");
     }
 
     @Override
@@ -75,15 +78,19 @@ final class HarvestQuick implements QuickSource {
     }
 
     @Override
-    public void log(String text, Runnable onLogged, Runnable onFailed) {
+    public Entered enter(String text) {
+        Optional<String> hand = inHandCode();
         HarvestLine line = line(text);
-        Optional<String> code = line.donor().map(record -> record.donor().code());
-        List<DonorFact> facts = line.facts();
-        code.ifPresent(desk.selection()::selectDonor);
-        if (facts.isEmpty()) {
-            onLogged.run();
-            return;
-        }
-        desk.ledger().log("Read " + code.orElse(""), facts, onLogged, onFailed);
+        String code = line.donor().map(record -> record.donor().code()).orElse("");
+        Draft draft = before -> HarvestLine.read(text, before, hand).facts();
+        if (line.facts().isEmpty())
+            return Entered.done(text, () -> desk.selection().selectDonor(code));
+        boolean isNamed = line.tokens().get(0).kind() == HarvestLine.Kind.DONOR;
+        return new Entered.Line(
+                isNamed ? text : code + " " + text.strip(),
+                (onLogged, onFailed) -> {
+                    desk.ledger().log("Read " + code, draft, onLogged, onFailed);
+                    desk.selection().selectDonor(code);
+                });
     }
 }

@@ -22,6 +22,7 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Found;
+import pentacell.desktop.frame.QuickBar;
 import pentacell.desktop.frame.Selection;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
@@ -215,7 +216,7 @@ public final class HarvestStation implements Station {
     }
 
     @Override
-    public Optional<Node> bottom() {
+    public Optional<QuickBar> line() {
         return Optional.of(view.get().quickLine());
     }
 

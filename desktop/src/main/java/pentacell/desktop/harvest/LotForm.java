@@ -108,14 +108,15 @@ final class LotForm {
                         : currency.getText().strip().toUpperCase(Locale.ROOT);
         String name =
                 code.getText().isBlank()
-                        ? DonorCode.proposeLot(Purchases.of(desk.ledger().state()).lots().keySet())
+                        ? DonorCode.proposeLot(
+                                Purchases.of(desk.ledger().expected()).lots().keySet())
                         : code.getText().strip();
         Optional<String> problem = CellId.problem(name);
         if (problem.isPresent()) {
             form.complain("The code " + problem.get() + ".", code);
             return;
         }
-        if (known.isEmpty() && Purchases.of(desk.ledger().state()).lots().containsKey(name)) {
+        if (known.isEmpty() && Purchases.of(desk.ledger().expected()).lots().containsKey(name)) {
             form.complain(
                     "Lot " + name + " is there already; leave the code empty for the next one.",
                     code);
@@ -161,16 +162,15 @@ final class LotForm {
             return;
         }
         desk.ledger()
-                .log(
+                .logOnce(
                         "Add lot " + lot.code(),
                         List.of(new PurchaseFact.LotAdded(lot)),
-                        () -> {
-                            form.clear();
-                            form.say(
-                                    "Lot %s is logged; now Add donor for each of its %s."
-                                            .formatted(
-                                                    lot.code(),
-                                                    Count.of(lot.packs(), "pack", "packs")));
-                        });
+                        () ->
+                                form.say(
+                                        "Lot %s is logged; now Add donor for each of its %s."
+                                                .formatted(
+                                                        lot.code(),
+                                                        Count.of(lot.packs(), "pack", "packs"))),
+                        form.send());
     }
 }

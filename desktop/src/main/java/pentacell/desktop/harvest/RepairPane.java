@@ -25,6 +25,8 @@ import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Entered;
+import pentacell.desktop.frame.LineQueue;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.When;
 import pentacell.desktop.kit.WhenShown;
@@ -35,6 +37,7 @@ final class RepairPane extends VBox {
     private final Desk desk;
     private final HarvestModel model;
     private final VBox plans = new VBox();
+    private Shown shown = new Shown(Optional.empty(), List.of(), true);
     private final CautionStrip cautions;
     private final RadioButton repairFirst = new RadioButton("Repair first");
     private final RadioButton harvestAlways = new RadioButton("Harvest always");
@@ -50,6 +53,9 @@ final class RepairPane extends VBox {
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);
         desk.selection().donorProperty().subscribe(code -> show());
     }
+
+    /// What the plans depend on.
+    private record Shown(Optional<DonorRecord> record, List<RepairPlan> plans, boolean isRepair) {}
 
     private Node schools() {
         ToggleGroup group = new ToggleGroup();
@@ -74,9 +80,13 @@ final class RepairPane extends VBox {
                 Schools.of(desk.ledger().state()).repair().way() == RepairSchool.Way.REPAIR;
         repairFirst.setSelected(isRepair);
         harvestAlways.setSelected(!isRepair);
-        plans.getChildren().clear();
         Optional<DonorRecord> record = model.donor();
         List<RepairPlan> computed = record.map(model::plans).orElse(List.of());
+        // a field that is being typed into stays while something else is logged
+        Shown now = new Shown(record, computed, isRepair);
+        if (now.equals(shown)) return;
+        shown = now;
+        plans.getChildren().clear();
         cautions.show(computed.isEmpty() ? List.of() : List.of(Caution.CHARGING));
         if (record.isEmpty()) return;
         for (DonorRecord.Charge charge : record.get().charges())
@@ -207,26 +217,28 @@ final class RepairPane extends VBox {
         Button log = new Button("Log off-supply voltage");
         log.setId("log-off-" + plan.group());
         log.getStyleClass().add("primary");
-        Runnable act =
-                () -> {
-                    OptionalDouble read = NumberText.parse(volts.getText());
-                    if (read.isEmpty() || Math.abs(read.getAsDouble()) > 10) {
-                        desk.notices()
-                                .say(
-                                        "\"%s\" is not a group voltage; type what it reads off the supply, such as %s."
-                                                .formatted(
-                                                        volts.getText(),
-                                                        Quantity.VOLTAGE.number(plan.setVolts())));
-                        volts.requestFocus();
-                        return;
-                    }
-                    String code = record.donor().code();
-                    model.log(
-                            "Charge " + code + " group " + plan.group(),
-                            new DonorFact.GroupCharged(code, plan.group(), read.getAsDouble()));
-                };
-        log.setOnAction(pressed -> act.run());
-        volts.setOnAction(enter -> act.run());
-        return ControlRow.of(volts, log);
+        LineQueue lines =
+                new LineQueue(
+                        volts, desk.notices(), text -> enter(record.donor().code(), plan, text));
+        log.setOnAction(pressed -> lines.enter());
+        return new VBox(ControlRow.of(volts, log), lines);
+    }
+
+    private Entered enter(String code, RepairPlan plan, String text) {
+        OptionalDouble read = NumberText.parse(text);
+        if (!(Math.abs(read.orElse(Double.NaN)) <= 10))
+            return new Entered.Refused(
+                    "\"%s\" is not a group voltage; type what it reads off the supply, such as %s."
+                            .formatted(text, Quantity.VOLTAGE.number(plan.setVolts())));
+        DonorFact charged = new DonorFact.GroupCharged(code, plan.group(), read.getAsDouble());
+        return new Entered.Line(
+                text,
+                (onLogged, onFailed) ->
+                        desk.ledger()
+                                .log(
+                                        "Charge " + code + " group " + plan.group(),
+                                        List.of(charged),
+                                        onLogged,
+                                        onFailed));
     }
 }

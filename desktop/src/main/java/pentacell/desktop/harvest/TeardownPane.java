@@ -3,6 +3,10 @@ package pentacell.desktop.harvest;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -25,18 +29,24 @@ import pentacell.core.shelf.Shelf;
 import pentacell.core.unit.Count;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Entered;
+import pentacell.desktop.frame.LineQueue;
 import pentacell.desktop.kit.ControlRow;
+import pentacell.desktop.kit.SentFields;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 
 /// The teardown of a donor: steps with their hazards to check off, then its cells get their names.
 final class TeardownPane extends VBox {
+    private static final Pattern PART = Pattern.compile("(?:([1-9]\\d{0,3})\\s+)?(\\D.{0,60})");
+
     private final Desk desk;
     private final HarvestModel model;
     private final CautionStrip cautions;
     private final VBox steps = new VBox();
     private final TextField count = field("cell-count", "cells", 5);
     private final TextField faults = field("cell-faults", "such as 3s 5d 6sl, if any", 18);
+    private final SentFields named = new SentFields(List.of(count, faults));
     private final VBox cells = new VBox();
     private final Label proposal = new Label();
     private final Button take = new Button("Name cells");
@@ -91,13 +101,13 @@ final class TeardownPane extends VBox {
     private Node extras() {
         Button logMinutes = new Button("Log minutes");
         logMinutes.setId("log-minutes");
-        logMinutes.setOnAction(pressed -> logMinutes());
-        minutes.setOnAction(enter -> logMinutes());
+        LineQueue minuteLines = new LineQueue(minutes, desk.notices(), this::enterMinutes);
+        logMinutes.setOnAction(pressed -> minuteLines.enter());
         Button logPart = new Button("Log saved part");
         logPart.setId("log-part");
-        logPart.setOnAction(pressed -> logPart());
-        part.setOnAction(enter -> logPart());
-        return ControlRow.of(minutes, logMinutes, part, logPart);
+        LineQueue partLines = new LineQueue(part, desk.notices(), this::enterPart);
+        logPart.setOnAction(pressed -> partLines.enter());
+        return new VBox(ControlRow.of(minutes, logMinutes, part, logPart), minuteLines, partLines);
     }
 
     /// Puts the caret where the cells are named.
@@ -219,13 +229,14 @@ final class TeardownPane extends VBox {
         String code = record.get().donor().code();
         String model = record.get().donor().cellModel();
         int cells = outcome.blemishes().size();
-        List<CellId> ids = Teardown.newIds(desk.ledger().state(), code, cells);
+        List<CellId> ids = Teardown.newIds(desk.ledger().expected(), code, cells);
+        Runnable comeBack = named.send();
         desk.ledger()
-                .log(
+                .logOnce(
                         "Take " + Count.of(cells, "cell", "cells") + " out of " + code,
-                        Teardown.named(desk.ledger().state(), record.get().donor(), ids, outcome),
+                        Teardown.named(
+                                desk.ledger().expected(), record.get().donor(), ids, outcome),
                         () -> {
-                            faults.clear();
                             desk.selection().select(ids.get(0));
                             desk.notices()
                                     .say(
@@ -239,41 +250,46 @@ final class TeardownPane extends VBox {
                                                                     + (cells == 1
                                                                             ? " waits"
                                                                             : " wait")));
-                        });
+                        },
+                        why -> comeBack.run());
     }
 
-    private void logMinutes() {
-        Optional<DonorRecord> record = model.donor();
-        if (record.isEmpty()) return;
-        if (!minutes.getText().strip().matches("[1-9]\\d{0,3}")) {
-            desk.notices().say("Type how many minutes it took, such as 25.");
-            minutes.requestFocus();
-            return;
-        }
-        int spent = Integer.parseInt(minutes.getText().strip());
-        String code = record.get().donor().code();
-        model.log(
-                Count.of(spent, "minute", "minutes") + " on " + code,
-                List.of(new DonorFact.MinutesSpent(code, spent)),
-                minutes::clear);
+    private Entered enterMinutes(String text) {
+        String typed = text.strip();
+        if (!typed.matches("[1-9]\\d{0,3}"))
+            return new Entered.Refused("Type how many minutes it took, such as 25.");
+        int spent = Integer.parseInt(typed);
+        return ofDonor(
+                typed,
+                code -> Count.of(spent, "minute", "minutes") + " on " + code,
+                code -> new DonorFact.MinutesSpent(code, spent));
     }
 
-    private void logPart() {
-        Optional<DonorRecord> record = model.donor();
-        if (record.isEmpty()) return;
-        var written =
-                java.util.regex.Pattern.compile("(?:([1-9]\\d{0,3})\\s+)?(\\D.{0,60})")
-                        .matcher(part.getText().strip());
-        if (!written.matches()) {
-            desk.notices().say("Type what was saved, such as 2 boards or 6 M3 screws.");
-            part.requestFocus();
-            return;
-        }
+    private Entered enterPart(String text) {
+        Matcher written = PART.matcher(text.strip());
+        if (!written.matches())
+            return new Entered.Refused("Type what was saved, such as 2 boards or 6 M3 screws.");
         int many = written.group(1) == null ? 1 : Integer.parseInt(written.group(1));
-        String code = record.get().donor().code();
-        model.log(
-                "Save part of " + code,
-                List.of(new DonorFact.PartSaved(code, written.group(2).strip(), many)),
-                part::clear);
+        String what = written.group(2).strip();
+        return ofDonor(
+                text.strip(),
+                code -> "Save part of " + code,
+                code -> new DonorFact.PartSaved(code, what, many));
+    }
+
+    private Entered ofDonor(
+            String text, UnaryOperator<String> words, Function<String, DonorFact> fact) {
+        Optional<String> donor = model.donor().map(record -> record.donor().code());
+        if (donor.isEmpty()) return new Entered.Refused("Choose the donor first.");
+        String code = donor.get();
+        return new Entered.Line(
+                text,
+                (onLogged, onFailed) ->
+                        desk.ledger()
+                                .log(
+                                        words.apply(code),
+                                        List.of(fact.apply(code)),
+                                        onLogged,
+                                        onFailed));
     }
 }

@@ -29,6 +29,7 @@ import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.PlainButton;
 import pentacell.desktop.kit.PlotSurface;
+import pentacell.desktop.kit.SentFields;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.reports.DonorReport;
 import pentacell.reports.Paper;
@@ -46,6 +47,7 @@ final class YieldPane extends VBox {
     private final PlotSurface surface = new PlotSurface(plot::paint);
     private final TextField newPrice = new TextField();
     private final TextField newWattHours = new TextField();
+    private final SentFields sent = new SentFields(List.of(newPrice, newWattHours));
     private final Label newCell = new Label();
 
     YieldPane(Desk desk, FileAsk files) {
@@ -163,17 +165,12 @@ final class YieldPane extends VBox {
                         ? words[1].toUpperCase(Locale.ROOT)
                         : desk.settings().get("currency").orElse("EUR");
         try {
+            PurchaseFact priced =
+                    new PurchaseFact.NewCellPriced(
+                            new Price(amount.getAsDouble(), currency), wattHours.getAsDouble());
+            Runnable comeBack = sent.send();
             desk.ledger()
-                    .log(
-                            "New cell price",
-                            List.of(
-                                    new PurchaseFact.NewCellPriced(
-                                            new Price(amount.getAsDouble(), currency),
-                                            wattHours.getAsDouble())),
-                            () -> {
-                                newPrice.clear();
-                                newWattHours.clear();
-                            });
+                    .logOnce("New cell price", List.of(priced), () -> {}, why -> comeBack.run());
         } catch (IllegalArgumentException wrong) {
             desk.notices().say(wrong.getMessage() + ".");
         }

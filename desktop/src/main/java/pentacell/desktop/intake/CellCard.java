@@ -185,17 +185,18 @@ final class CellCard extends VBox {
                 Decision.OUT,
                 Decision.BY_FIGURES,
                 CellCard::words,
-                (choice, reason, onLogged) ->
+                (choice, reason, onFailed) ->
                         desk.selection()
                                 .cell()
                                 .ifPresent(cell ->
                                         desk.ledger()
-                                                .log(
+                                                .logOnce(
                                                         "Decide " + cell.id(),
                                                         List.of(
                                                                 new CellDecided(
                                                                         cell.id(), choice, reason)),
-                                                        onLogged)));
+                                                        () -> {},
+                                                        why -> onFailed.run())));
     }
 
     private static String words(Decision decision) {

@@ -152,7 +152,7 @@ final class ImportPane extends VBox {
                                                                         + ".");
                                                 onClose.run();
                                             },
-                                            () -> {
+                                            why -> {
                                                 reading.setVisible(false);
                                                 take.setDisable(false);
                                             });

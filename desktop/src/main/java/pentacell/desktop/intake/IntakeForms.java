@@ -101,10 +101,11 @@ final class IntakeForms {
                                 typical.getAsDouble(),
                                 limits);
                 desk.ledger()
-                        .log(
+                        .logOnce(
                                 "Define " + model.name(),
                                 List.of(new CatalogueFact.ModelDefined(model)),
-                                () -> done(form, model.name() + " can be chosen now."));
+                                () -> form.say(model.name() + " can be chosen now."),
+                                form.send());
             } catch (IllegalArgumentException wrong) {
                 form.complain(String.valueOf(wrong.getMessage()) + ".", least);
             }
@@ -135,19 +136,16 @@ final class IntakeForms {
                 Tray tray =
                         new Tray(text.get(), (int) down.getAsDouble(), (int) across.getAsDouble());
                 desk.ledger()
-                        .log(
+                        .logOnce(
                                 "Add tray " + tray.name(),
                                 List.of(new TrayFact.TrayAdded(tray)),
                                 () -> {
                                     intake.showTray(tray);
-                                    done(
-                                            form,
-                                            "Tray "
-                                                    + tray.name()
-                                                    + " has "
-                                                    + tray.size()
-                                                    + " places.");
-                                });
+                                    form.say(
+                                            "Tray %s has %d places."
+                                                    .formatted(tray.name(), tray.size()));
+                                },
+                                form.send());
             } catch (IllegalArgumentException wrong) {
                 form.complain(String.valueOf(wrong.getMessage()) + ".", name);
             }
@@ -159,10 +157,5 @@ final class IntakeForms {
         return field.getText().isBlank()
                 ? OptionalDouble.of(usual)
                 : form.number(field, "a number, or nothing for the usual");
-    }
-
-    private static void done(Form form, String sentence) {
-        form.clear();
-        form.say(sentence);
     }
 }

@@ -11,6 +11,7 @@ import pentacell.core.intake.QuickToken.Kind;
 import pentacell.core.judgement.Rule;
 import pentacell.core.shelf.MoveLine;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Entered;
 import pentacell.desktop.frame.QuickSource;
 
 /// The quick line of Intake: readings of a cell, or a move of cells to another place.
@@ -26,14 +27,14 @@ final class IntakeLine implements QuickSource {
     @Override
     public void onChange(Runnable changed) {
         model.cursorProperty().subscribe(cursor -> changed.run());
-        desk.ledger().stateProperty().subscribe(state -> changed.run());
+        desk.ledger().expectedProperty().subscribe(state -> changed.run());
     }
 
     @Override
     public String inHand() {
         Optional<CellId> hand = model.bench().cellInHand();
         boolean isNew =
-                hand.isPresent() && Cells.of(desk.ledger().state()).cell(hand.get()).isEmpty();
+                hand.isPresent() && Cells.of(desk.ledger().expected()).cell(hand.get()).isEmpty();
         return hand.map(id -> id + (isNew ? " (new)" : "")).orElse("No cell in hand");
     }
 
@@ -60,7 +61,7 @@ final class IntakeLine implements QuickSource {
     }
 
     private Reading move(String text) {
-        MoveLine line = MoveLine.read(text, desk.ledger().state(), model.cellAtCursor());
+        MoveLine line = MoveLine.read(text, desk.ledger().expected(), model.cellAtCursor());
         if (line.problem().isPresent())
             return new Reading(
                     List.of(new Chip(text.strip(), "move", Look.REFUSED)),
@@ -116,12 +117,9 @@ final class IntakeLine implements QuickSource {
     }
 
     @Override
-    public void log(String text, Runnable onLogged, Runnable onFailed) {
-        if (!MoveLine.isMove(text)) {
-            model.log(QuickLine.read(text, model.bench()), onLogged, onFailed);
-            return;
-        }
-        MoveLine line = MoveLine.read(text, desk.ledger().state(), model.cellAtCursor());
-        model.move(line.moves(), line.words(), onLogged, onFailed);
+    public Entered enter(String text) {
+        return MoveLine.isMove(text)
+                ? model.enterMove(text)
+                : model.enter(QuickLine.read(text, model.bench()), text);
     }
 }

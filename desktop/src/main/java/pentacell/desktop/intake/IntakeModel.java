@@ -23,10 +23,13 @@ import pentacell.core.intake.BenchContext;
 import pentacell.core.intake.QuickLine;
 import pentacell.core.journal.Fact;
 import pentacell.core.school.Schools;
+import pentacell.core.shelf.MoveLine;
 import pentacell.core.shelf.Shelf;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Count;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Draft;
+import pentacell.desktop.frame.Entered;
 
 /// What Intake knows beside the workshop: which tray is on the bench, which place the hand is at,
 /// and so which cell is in hand.
@@ -45,7 +48,9 @@ final class IntakeModel {
         desk.selection()
                 .cellProperty()
                 .subscribe(selected ->
-                        desk.selection().cell().flatMap(CellRecord::place).ifPresent(this::goTo));
+                        selected.flatMap(Cells.of(desk.ledger().expected())::cell)
+                                .flatMap(CellRecord::place)
+                                .ifPresent(this::goTo));
     }
 
     private void keepTray(WorkshopState state) {
@@ -74,7 +79,7 @@ final class IntakeModel {
 
     void showTray(Tray shown) {
         tray.set(Optional.of(shown));
-        cursor.set(freePlace(desk.ledger().state(), shown, 0).orElse(0));
+        cursor.set(freePlace(desk.ledger().expected(), shown, 0).orElse(0));
     }
 
     void moveTo(int index) {
@@ -82,7 +87,7 @@ final class IntakeModel {
     }
 
     private void goTo(Place place) {
-        Tray there = Trays.of(desk.ledger().state()).all().get(place.tray());
+        Tray there = Trays.of(desk.ledger().expected()).all().get(place.tray());
         if (there == null || place.row() > there.rows() || place.column() > there.columns()) return;
         if (!tray.get().equals(Optional.of(there))) tray.set(Optional.of(there));
         cursor.set((place.row() - 1) * there.columns() + place.column() - 1);
@@ -97,7 +102,7 @@ final class IntakeModel {
     /// The cell at the hand's place.
     Optional<CellId> cellAtCursor() {
         return tray.get()
-                .flatMap(shown -> Cells.of(desk.ledger().state()).at(shown.place(cursor.get())));
+                .flatMap(shown -> Cells.of(desk.ledger().expected()).at(shown.place(cursor.get())));
     }
 
     /// The id that follows the last one logged: after HB05-07 comes HB05-08, as long as that is
@@ -112,13 +117,13 @@ final class IntakeModel {
                         + ("%0" + digits.length() + "d").formatted(Integer.parseInt(digits) + 1);
         return CellId.problem(next).isEmpty()
                 ? Optional.of(new CellId(next))
-                        .filter(id -> Cells.of(desk.ledger().state()).cell(id).isEmpty())
+                        .filter(id -> Cells.of(desk.ledger().expected()).cell(id).isEmpty())
                 : Optional.empty();
     }
 
-    /// What the quick line sees of the workshop.
+    /// What the quick line sees of the workshop, with the lines before it in place.
     BenchContext bench() {
-        WorkshopState state = desk.ledger().state();
+        WorkshopState state = desk.ledger().expected();
         return new BenchContext() {
             @Override
             public Optional<CellId> cellInHand() {
@@ -134,7 +139,7 @@ final class IntakeModel {
             public Optional<CellModel> modelOf(CellId cell) {
                 Optional<CellRecord> known = Cells.of(state).cell(cell);
                 if (known.isPresent()) return known.flatMap(Catalogue.of(state)::modelOf);
-                return expectedModel(cell).map(Catalogue.of(state).models()::get);
+                return expectedModel(state, cell).map(Catalogue.of(state).models()::get);
             }
 
             @Override
@@ -148,7 +153,7 @@ final class IntakeModel {
                         Cells.of(state)
                                 .cell(cell)
                                 .flatMap(CellRecord::donor)
-                                .or(() -> expectedDonor(cell));
+                                .or(() -> expectedDonor(state, cell));
                 return donor.isEmpty()
                         ? new double[0]
                         : Cells.of(state).ofDonor(donor.get()).stream()
@@ -174,74 +179,87 @@ final class IntakeModel {
     }
 
     /// The donor named by the first part of an id, when there is one.
-    private Optional<String> expectedDonor(CellId cell) {
-        return cell.donorPart().filter(Donors.of(desk.ledger().state()).described()::containsKey);
+    private static Optional<String> expectedDonor(WorkshopState state, CellId cell) {
+        return cell.donorPart().filter(Donors.of(state).described()::containsKey);
     }
 
-    private Optional<String> expectedModel(CellId cell) {
-        return expectedDonor(cell)
-                .map(code -> Donors.of(desk.ledger().state()).described().get(code))
+    private static Optional<String> expectedModel(WorkshopState state, CellId cell) {
+        return expectedDonor(state, cell)
+                .map(code -> Donors.of(state).described().get(code))
                 .map(donor -> donor.cellModel())
-                .filter(Catalogue.of(desk.ledger().state()).models()::containsKey);
+                .filter(Catalogue.of(state).models()::containsKey);
     }
 
-    /// Logs a complete line; a new cell gets its name, donor, model and place with it.
-    void log(QuickLine line, Runnable onLogged, Runnable onFailed) {
+    /// A complete line with its cell as it is now; a new cell gets its name, donor, model and place
+    /// with it.
+    Entered enter(QuickLine line, String text) {
+        CellId cell = line.cell().orElseThrow();
+        Optional<Tray> onBench = tray.get();
+        int from = cursor.get();
+        Draft draft = before -> facts(before, line, onBench, from);
+        if (draft.from(desk.ledger().expected()).isEmpty())
+            // an id alone: take that cell in hand
+            return Entered.done(text, () -> desk.selection().select(cell));
+        return new Entered.Line(
+                line.namesItsCell() ? text : cell + " " + text.strip(),
+                (onLogged, onFailed) -> {
+                    // the next cell follows from the line at once, long before it is on the disk
+                    lastLogged = Optional.of(cell);
+                    desk.ledger().log("Log " + cell, draft, onLogged, onFailed);
+                    desk.selection().select(cell);
+                    moveTo(cursor.get() + 1);
+                });
+    }
+
+    private static List<Fact> facts(
+            WorkshopState before, QuickLine line, Optional<Tray> onBench, int from) {
         CellId cell = line.cell().orElseThrow();
         List<Fact> facts = new ArrayList<>();
-        if (Cells.of(desk.ledger().state()).cell(cell).isEmpty()) {
-            facts.add(new CellFact.CellNamed(cell, expectedDonor(cell), expectedModel(cell)));
-            placeForNew().ifPresent(place -> facts.add(new CellFact.CellPlaced(cell, place)));
+        if (Cells.of(before).cell(cell).isEmpty()) {
+            facts.add(
+                    new CellFact.CellNamed(
+                            cell, expectedDonor(before, cell), expectedModel(before, cell)));
+            onBench.flatMap(shown ->
+                            freePlace(before, shown, from)
+                                    .or(() -> freePlace(before, shown, 0))
+                                    .map(shown::place))
+                    .ifPresent(place -> facts.add(new CellFact.CellPlaced(cell, place)));
         }
         facts.addAll(line.readings());
-        if (facts.isEmpty()) {
-            // an id alone: take that cell in hand
-            desk.selection().select(cell);
-            onLogged.run();
-            return;
-        }
-        desk.ledger()
-                .log(
-                        "Log " + cell,
-                        facts,
-                        () -> {
-                            lastLogged = Optional.of(cell);
-                            desk.selection().select(cell);
-                            cursor.set(
-                                    Math.min(
-                                            cursor.get() + 1,
-                                            tray.get().map(Tray::size).orElse(1) - 1));
-                            onLogged.run();
-                        },
-                        onFailed);
+        return facts;
     }
 
-    private Optional<Place> placeForNew() {
-        return tray.get()
-                .flatMap(shown ->
-                        freePlace(desk.ledger().state(), shown, cursor.get())
-                                .or(() -> freePlace(desk.ledger().state(), shown, 0))
-                                .map(shown::place));
-    }
-
-    /// Logs moves; the tray they end in is shown.
-    void move(List<CellPlaced> moves, String words, Runnable onLogged, Runnable onFailed) {
-        if (moves.isEmpty()) return;
-        desk.ledger()
-                .log(
-                        words,
-                        moves,
-                        () -> {
-                            CellPlaced last = moves.get(moves.size() - 1);
-                            desk.selection().find(last.cell());
-                            onLogged.run();
-                        },
-                        onFailed);
+    /// A line that moves cells; the tray they end in is shown.
+    Entered enterMove(String text) {
+        Optional<CellId> hand = cellAtCursor();
+        MoveLine line = MoveLine.read(text, desk.ledger().expected(), hand);
+        if (line.moves().isEmpty()) return Entered.done(text, () -> {});
+        Draft draft =
+                before -> {
+                    MoveLine then = MoveLine.read(text, before, hand);
+                    then.problem()
+                            .ifPresent(why -> {
+                                throw new Draft.NoLongerPossible(why);
+                            });
+                    return then.moves();
+                };
+        return new Entered.Line(
+                text,
+                (onLogged, onFailed) ->
+                        desk.ledger()
+                                .log(
+                                        line.words(),
+                                        draft,
+                                        () -> {
+                                            desk.selection().find(line.moves().getLast().cell());
+                                            onLogged.run();
+                                        },
+                                        onFailed));
     }
 
     /// Moves cells by hand to a place, or to the free places of a tray.
     void move(List<CellId> cells, Place to) {
-        Optional<List<CellPlaced>> moves = Shelf.move(desk.ledger().state(), cells, to);
+        Optional<List<CellPlaced>> moves = Shelf.move(desk.ledger().expected(), cells, to);
         if (moves.isEmpty() || moves.get().isEmpty()) {
             desk.notices()
                     .say(
@@ -253,7 +271,11 @@ final class IntakeModel {
             return;
         }
         String what = cells.size() == 1 ? cells.get(0).text() : cells.size() + " cells";
-        move(moves.get(), "Move " + what + " to " + to, () -> {}, () -> {});
+        desk.ledger()
+                .log(
+                        "Move " + what + " to " + to,
+                        moves.get(),
+                        () -> desk.selection().find(moves.get().getLast().cell()));
     }
 
     /// The first free place of a tray.

@@ -18,6 +18,7 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Found;
+import pentacell.desktop.frame.QuickBar;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.Lazy;
@@ -178,12 +179,7 @@ public final class IntakeStation implements Station {
     }
 
     @Override
-    public Optional<Node> bottom() {
+    public Optional<QuickBar> line() {
         return Optional.of(view.get().quickLine());
-    }
-
-    @Override
-    public void enter() {
-        view.get().quickLine().focusField();
     }
 }

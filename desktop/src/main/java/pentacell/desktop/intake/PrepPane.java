@@ -1,10 +1,10 @@
 package pentacell.desktop.intake;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -16,8 +16,12 @@ import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.PrepWork;
 import pentacell.core.shelf.Preparation;
+import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Draft;
+import pentacell.desktop.frame.Entered;
+import pentacell.desktop.frame.LineQueue;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
@@ -42,7 +46,7 @@ final class PrepPane extends VBox {
         done.setId("prep-done");
         done.setPromptText("id of the cell that is done, then Enter");
         done.setPrefColumnCount(24);
-        done.setOnAction(enter -> checkOff(done.getText().strip()));
+        LineQueue entered = new LineQueue(done, desk.notices(), this::enter);
         list =
                 new ListPane<Line>(
                                 desk,
@@ -56,53 +60,77 @@ final class PrepPane extends VBox {
         mark.setId("prep-mark");
         mark.setOnAction(pressed ->
                 Optional.ofNullable(list.table().getSelectionModel().getSelectedItem())
-                        .ifPresent(line -> log(List.of(line))));
+                        .ifPresent(this::log));
         ControlRow row = ControlRow.of(done, mark);
-        getChildren().addAll(summary, new CautionStrip(desk, Caution.GRINDING), row, list.table());
+        getChildren()
+                .addAll(
+                        summary,
+                        new CautionStrip(desk, Caution.GRINDING),
+                        row,
+                        entered,
+                        list.table());
         WhenShown.run(this, desk.ledger().stateProperty(), this::show);
     }
 
     private void show() {
         List<Preparation> work = Preparation.of(desk.ledger().state(), desk.ledger().judged());
+        List<Line> lines = lines(work, desk.ledger().state()).toList();
         summary.setText(
                 work.isEmpty()
                         ? "Nothing to prepare"
                         : work.stream()
                                 .map(each -> each.work().words() + " " + each.cells().size())
                                 .collect(Collectors.joining(" · ")));
-        List<Line> lines = new ArrayList<>();
-        for (Preparation each : work)
-            for (CellId cell : each.cells())
-                lines.add(
-                        new Line(
-                                cell,
-                                each.work(),
-                                Cells.of(desk.ledger().state())
-                                        .cell(cell)
-                                        .flatMap(CellRecord::place)
-                                        .map(Object::toString)
-                                        .orElse("")));
         list.show(lines);
     }
 
-    private void checkOff(String typed) {
-        List<Line> lines =
-                list.table().getItems().stream()
-                        .filter(line -> line.cell().text().equalsIgnoreCase(typed))
-                        .toList();
-        if (lines.isEmpty()) {
-            desk.notices().say("\"" + typed.toUpperCase(Locale.ROOT) + "\" has no open work.");
-            done.selectAll();
-            return;
-        }
-        log(lines);
+    private Stream<Line> open(WorkshopState state) {
+        return lines(Preparation.of(state, desk.ledger().judged().after(state)), state);
     }
 
-    private void log(List<Line> lines) {
-        List<PrepDone> facts =
-                lines.stream().map(line -> new PrepDone(line.cell(), line.work())).toList();
-        String words =
-                lines.stream().map(line -> line.work().words()).collect(Collectors.joining(", "));
-        desk.ledger().log("Done: " + words + " " + lines.get(0).cell(), facts, done::clear);
+    private static Stream<Line> lines(List<Preparation> work, WorkshopState state) {
+        return work.stream()
+                .flatMap(each ->
+                        each.cells().stream()
+                                .map(cell ->
+                                        new Line(
+                                                cell,
+                                                each.work(),
+                                                Cells.of(state)
+                                                        .cell(cell)
+                                                        .flatMap(CellRecord::place)
+                                                        .map(Object::toString)
+                                                        .orElse(""))));
+    }
+
+    private Entered enter(String text) {
+        String typed = text.strip();
+        Optional<CellId> cell =
+                open(desk.ledger().expected())
+                        .map(Line::cell)
+                        .filter(each -> each.text().equalsIgnoreCase(typed))
+                        .findFirst();
+        if (cell.isEmpty())
+            return new Entered.Refused(
+                    "\"" + typed.toUpperCase(Locale.ROOT) + "\" has no open work.");
+        CellId id = cell.get();
+        Draft draft =
+                before ->
+                        open(before)
+                                .filter(line -> line.cell().equals(id))
+                                .map(line -> new PrepDone(id, line.work()))
+                                .toList();
+        return new Entered.Line(
+                id.text(),
+                (onLogged, onFailed) ->
+                        desk.ledger().log("Done: work on " + id, draft, onLogged, onFailed));
+    }
+
+    private void log(Line line) {
+        desk.ledger()
+                .log(
+                        "Done: %s %s".formatted(line.work().words(), line.cell()),
+                        List.of(new PrepDone(line.cell(), line.work())),
+                        () -> {});
     }
 }

@@ -20,6 +20,7 @@ import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Saving;
 import pentacell.desktop.kit.ControlRow;
+import pentacell.desktop.kit.SentFields;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.reports.HandOverPdf;
@@ -31,6 +32,7 @@ final class RecyclePane extends VBox {
     private final FileAsk files;
     private final Label summary = new Label();
     private final TextField to = new TextField();
+    private final SentFields sent = new SentFields(List.of(to));
     private final ListPane<Item> list;
     private RecycleBox box = new RecycleBox(List.of());
 
@@ -119,18 +121,21 @@ final class RecyclePane extends VBox {
         String taker = to.getText().strip();
         List<HandedOver> facts =
                 box.items().stream().map(item -> new HandedOver(item.cell().id(), taker)).toList();
+        Runnable comeBack = sent.send();
         desk.ledger()
-                .log(
+                .logOnce(
                         "Hand over " + Count.of(facts.size(), "cell", "cells"),
                         facts,
-                        () -> {
-                            to.clear();
-                            desk.notices()
-                                    .say(
-                                            Count.of(facts.size(), "cell", "cells")
-                                                    + " handed over to "
-                                                    + taker
-                                                    + ".");
-                        });
+                        () ->
+                                desk.notices()
+                                        .say(
+                                                "%s handed over to %s."
+                                                        .formatted(
+                                                                Count.of(
+                                                                        facts.size(),
+                                                                        "cell",
+                                                                        "cells"),
+                                                                taker)),
+                        why -> comeBack.run());
     }
 }

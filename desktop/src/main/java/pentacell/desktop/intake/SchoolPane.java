@@ -22,6 +22,7 @@ import pentacell.core.school.Schools;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
+import pentacell.desktop.kit.SentFields;
 import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 
@@ -33,6 +34,7 @@ final class SchoolPane extends VBox {
     private final ComboBox<BandSchool> school = new ComboBox<>();
     private final ComboBox<ResistanceMethod> meter = new ComboBox<>();
     private final TextField name = new TextField();
+    private final SentFields sent = new SentFields(List.of(name));
     private final TextField bands = new TextField();
     private final Label effect = new Label();
     private final ListView<String> changes = new ListView<>();
@@ -162,13 +164,13 @@ final class SchoolPane extends VBox {
     private void putInForce(Optional<BandSchool> policy) {
         if (policy.isEmpty()) return;
         List<SchoolChange> list = SchoolChange.of(desk.ledger().state(), policy.get());
+        Runnable comeBack = sent.send();
         desk.ledger()
-                .log(
+                .logOnce(
                         "School: " + policy.get().name(),
                         List.of(new SchoolFact.BandsChosen(policy.get())),
                         () -> {
                             school.setValue(policy.get());
-                            name.clear();
                             changes.getItems()
                                     .setAll(list.stream().map(SchoolPane::words).toList());
                             effect.setText(
@@ -178,6 +180,7 @@ final class SchoolPane extends VBox {
                                             + (list.isEmpty()
                                                     ? "No cell changes its verdict."
                                                     : summary(list)));
-                        });
+                        },
+                        why -> comeBack.run());
     }
 }

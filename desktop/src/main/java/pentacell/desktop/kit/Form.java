@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Consumer;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -12,6 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 import pentacell.core.unit.NumberText;
 
 /// A form that stands in the page, never in front of it: fields with captions, one verb, a line
@@ -23,6 +25,7 @@ public final class Form extends VBox {
     private final Label message = new Label();
     private final Button verb = new Button();
     private final List<TextField> texts = new ArrayList<>();
+    private @Nullable SentFields sent;
     private Runnable onClose = () -> {};
 
     public Form(String id, String title, String verbText) {
@@ -55,6 +58,19 @@ public final class Form extends VBox {
     /// What putting the form away does.
     public void onClose(Runnable action) {
         onClose = action;
+    }
+
+    /// Takes what is typed, so that the next can be typed at once; the caret goes to the first
+    /// field.
+    ///
+    /// @return to be told when it could not be logged, with the reason: what was typed comes back
+    public Consumer<String> send() {
+        Runnable comeBack = (sent == null ? sent = new SentFields(texts) : sent).send();
+        begin();
+        return why -> {
+            comeBack.run();
+            say("Not logged. " + why);
+        };
     }
 
     /// Adds a text field.

@@ -12,6 +12,7 @@ import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Found;
 import pentacell.desktop.frame.PackWork;
+import pentacell.desktop.frame.QuickBar;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.Lazy;
@@ -133,7 +134,7 @@ public final class MatchStation implements Station {
     }
 
     @Override
-    public Optional<Node> bottom() {
+    public Optional<QuickBar> line() {
         return Optional.empty();
     }
 

@@ -7,7 +7,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.css.PseudoClass;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -20,12 +19,17 @@ import pentacell.core.build.PickWalk.Check;
 import pentacell.core.build.PickWalk.Order;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.PackFact;
+import pentacell.core.pack.Packs;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Entered;
+import pentacell.desktop.frame.LineQueue;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.FittedTable;
 import pentacell.desktop.kit.PlainButton;
+import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 import pentacell.reports.Paper;
 import pentacell.reports.PickListPdf;
@@ -34,7 +38,6 @@ import pentacell.workshop.exchange.PickFiles;
 /// The pick walk: what to fetch next in large letters, a field that checks ids off and refuses the
 /// wrong cell, the list, paper.
 final class PickPane extends VBox {
-    private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
     private static final DateTimeFormatter DATE =
             DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
@@ -73,8 +76,7 @@ final class PickPane extends VBox {
         check.setId("pick-check");
         check.setPromptText("cell id, typed or scanned, then Enter");
         check.getStyleClass().add("quick-field");
-        check.setOnAction(enter -> checkOff());
-        check.textProperty().subscribe(text -> check.pseudoClassStateChanged(WRONG, false));
+        LineQueue lines = new LineQueue(check, desk.notices(), this::enter);
         answer.setId("pick-answer");
         Wrapping.on(answer);
         ControlRow bar =
@@ -90,8 +92,9 @@ final class PickPane extends VBox {
         HBox line = new HBox(check);
         VBox.setVgrow(table, Priority.ALWAYS);
         columns();
-        getChildren().addAll(bar, next, left, line, answer, table);
+        getChildren().addAll(bar, next, left, line, lines, answer, table);
         model.shownProperty().subscribe(shown -> show());
+        WhenShown.run(this, desk.ledger().expectedProperty(), this::showNext);
     }
 
     void focusField() {
@@ -119,8 +122,18 @@ final class PickPane extends VBox {
     }
 
     private List<PickLine> walk() {
-        return pack().map(pack -> PickWalk.of(pack, desk.ledger().state(), order.getValue()))
+        return walk(desk.ledger().state());
+    }
+
+    private List<PickLine> walk(WorkshopState state) {
+        return pack(state)
+                .map(pack -> PickWalk.of(pack, state, order.getValue()))
                 .orElse(List.of());
+    }
+
+    /// The pack that is shown, with the ids in it that were checked off by then.
+    private Optional<Pack> pack(WorkshopState state) {
+        return pack().map(shown -> Packs.of(state).pack(shown.name()).orElse(shown));
     }
 
     private void show() {
@@ -131,6 +144,13 @@ final class PickPane extends VBox {
                 walk.isEmpty()
                         ? ""
                         : (walk.size() - taken) + " of " + walk.size() + " cells still to fetch");
+        showNext();
+        PickWalk.next(walk).ifPresent(line -> table.scrollTo(Math.max(0, walk.indexOf(line) - 2)));
+    }
+
+    /// What to fetch next follows from the ids typed, whether they are on the disk or not.
+    private void showNext() {
+        List<PickLine> walk = walk(desk.ledger().expected());
         next.setText(
                 PickWalk.next(walk)
                         .map(line ->
@@ -140,38 +160,32 @@ final class PickPane extends VBox {
                                         + "   to group "
                                         + line.group())
                         .orElse(walk.isEmpty() ? "Nothing to pick" : "All cells picked"));
-        PickWalk.next(walk).ifPresent(line -> table.scrollTo(Math.max(0, walk.indexOf(line) - 2)));
     }
 
-    private void checkOff() {
-        if (pack().isEmpty() || check.getText().isBlank()) return;
-        Pack pack = pack().get();
-        switch (PickWalk.check(check.getText(), pack, desk.ledger().state())) {
+    private Entered enter(String text) {
+        WorkshopState expected = desk.ledger().expected();
+        Optional<Pack> pack = pack(expected);
+        if (pack.isEmpty()) return new Entered.Refused("Match a pack first (Ctrl+6).");
+        return switch (PickWalk.check(text, pack.get(), expected)) {
             case Check.Wrong wrong -> {
                 answer.setText("■ " + wrong.reason());
-                check.pseudoClassStateChanged(WRONG, true);
-                check.selectAll();
+                yield new Entered.Refused(wrong.reason());
             }
-            case Check.Right right ->
-                    desk.ledger()
-                            .log(
-                                    "Pick " + right.line().cell(),
-                                    List.of(
-                                            new PackFact.CellPicked(
-                                                    pack.name(),
-                                                    right.line().cell(),
-                                                    PackFact.Pick.TAKEN)),
-                                    () -> {
-                                        answer.setText(
-                                                right.line().cell()
-                                                        + " goes to group "
-                                                        + right.line().group()
-                                                        + ", position "
-                                                        + right.line().position()
-                                                        + ".");
-                                        check.clear();
-                                    });
-        }
+            case Check.Right right -> taken(pack.get().name(), right.line());
+        };
+    }
+
+    private Entered taken(String pack, PickLine line) {
+        PackFact.CellPicked picked =
+                new PackFact.CellPicked(pack, line.cell(), PackFact.Pick.TAKEN);
+        return new Entered.Line(
+                line.cell().text(),
+                (onLogged, onFailed) -> {
+                    answer.setText(
+                            "%s goes to group %d, position %d."
+                                    .formatted(line.cell(), line.group(), line.position()));
+                    desk.ledger().log("Pick " + line.cell(), List.of(picked), onLogged, onFailed);
+                });
     }
 
     private void pdf() {

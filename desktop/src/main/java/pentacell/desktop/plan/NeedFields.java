@@ -117,11 +117,6 @@ final class NeedFields extends VBox {
         fields.onChange(typed, left);
     }
 
-    /// Puts the caret where a need begins.
-    void begin() {
-        low.field().requestFocus();
-    }
-
     /// Marks what cannot be understood.
     ///
     /// @return whether there is any

@@ -48,10 +48,6 @@ final class NeedPane extends VBox {
         return menu;
     }
 
-    void begin() {
-        fields.begin();
-    }
-
     private void show(Optional<Need> need) {
         if (need.isEmpty() || isTyped(need.get())) return;
         isFilling = true;

@@ -92,10 +92,6 @@ final class PacksPane extends VBox {
         model.needProperty().subscribe(now -> show());
     }
 
-    void begin() {
-        ladder.requestFocus();
-    }
-
     private Optional<Option> row(double y) {
         double em = ladder.em();
         double row = (y / em - LadderPicture.HEAD_EM) / LadderPicture.ROW_EM;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import pentacell.core.donor.Price;
@@ -124,19 +125,21 @@ final class PlanModel {
 
     /// Logs the need of the pack in hand, unless it is what was logged already.
     void state(Need stated) {
-        state(stated, () -> {}, () -> {});
+        state(pack.get(), stated, () -> {}, why -> {});
     }
 
-    /// Logs the need of the pack in hand, unless it is what was logged already.
-    void state(Need stated, Runnable onLogged, Runnable onFailed) {
-        if (planned().map(Planned::need).equals(Optional.of(stated))) {
-            onLogged.run();
-            return;
-        }
+    /// Logs the need of a pack, unless it is what was logged already.
+    void state(String name, Need stated, Runnable onLogged, Consumer<String> onFailed) {
         desk.ledger()
                 .log(
-                        "State need of " + pack.get(),
-                        List.of(new PlanFact.NeedStated(pack.get(), stated)),
+                        "State need of " + name,
+                        before ->
+                                Plans.of(before)
+                                                .plan(name)
+                                                .map(Planned::need)
+                                                .equals(Optional.of(stated))
+                                        ? List.of()
+                                        : List.of(new PlanFact.NeedStated(name, stated)),
                         onLogged,
                         onFailed);
     }

@@ -7,16 +7,14 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.need.Need;
 import pentacell.core.plan.NeedLine;
 import pentacell.core.unit.Quantity;
-import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Entered;
 import pentacell.desktop.frame.QuickSource;
 
 /// The quick line of Plan: a need in one line.
 final class PlanQuick implements QuickSource {
-    private final Desk desk;
     private final PlanModel model;
 
-    PlanQuick(Desk desk, PlanModel model) {
-        this.desk = desk;
+    PlanQuick(PlanModel model) {
         this.model = model;
     }
 
@@ -76,13 +74,14 @@ final class PlanQuick implements QuickSource {
     }
 
     @Override
-    public void log(String text, Runnable onLogged, Runnable onFailed) {
+    public Entered enter(String text) {
         try {
             Need need = NeedLine.read(text).need(model.needProperty().get(), Chemistry.NMC);
-            model.state(need, onLogged, onFailed);
+            String pack = model.packProperty().get();
+            return new Entered.Line(
+                    text, (onLogged, onFailed) -> model.state(pack, need, onLogged, onFailed));
         } catch (IllegalArgumentException wrong) {
-            desk.notices().say(String.valueOf(wrong.getMessage()));
-            onFailed.run();
+            return new Entered.Refused(String.valueOf(wrong.getMessage()));
         }
     }
 

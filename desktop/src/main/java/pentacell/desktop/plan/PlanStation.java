@@ -11,6 +11,7 @@ import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Found;
 import pentacell.desktop.frame.PackWork;
+import pentacell.desktop.frame.QuickBar;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.Lazy;
@@ -73,7 +74,7 @@ public final class PlanStation implements Station {
     }
 
     @Override
-    public Optional<Node> bottom() {
+    public Optional<QuickBar> line() {
         return Optional.of(view.get().quickLine());
     }
 

@@ -48,7 +48,7 @@ final class PlanView {
         this.model = model;
         need = new Lazy<>(() -> new NeedPane(model));
         packs = new Lazy<>(() -> new PacksPane(model));
-        quick = new QuickBar(desk, new PlanQuick(desk, model), "A need in one line");
+        quick = new QuickBar(desk, new PlanQuick(model), "A need in one line");
         PlanFilesOut out = new PlanFilesOut(desk, files, model);
         tabs.add(PlanStation.NEED, need::get)
                 .add(PlanStation.PACKS, packs::get)
@@ -113,8 +113,6 @@ final class PlanView {
 
     void begin() {
         if (model.needProperty().get().isEmpty()) show(PlanStation.NEED);
-        if (tabs.shown().equals(PlanStation.NEED)) need.get().begin();
-        else if (tabs.shown().equals(PlanStation.PACKS)) packs.get().begin();
     }
 
     void show(String name) {

@@ -12,13 +12,19 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import pentacell.core.assembly.Assemblies;
 import pentacell.core.assembly.Layout;
 import pentacell.core.assembly.Spot;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
 import pentacell.core.proof.AloneRun;
 import pentacell.core.proof.BarReading;
 import pentacell.core.proof.DeviceTrip;
 import pentacell.core.proof.Proof;
 import pentacell.core.proof.ProofFact;
+import pentacell.core.proof.Proofs;
+import pentacell.core.prove.ProvedPack;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.OneFactLines;
@@ -57,15 +63,18 @@ final class ProveQuick {
                 () -> model.inHand().name(),
                 "g5 20.9Ah   full g3 4.18   4a 3.71 3.70 …   trip 20.6",
                 new ProveQuick(model)::line,
-                changed -> model.judgedProperty().subscribe(now -> changed.run()));
+                changed -> {
+                    model.inHand().nameProperty().subscribe(name -> changed.run());
+                    model.desk().ledger().expectedProperty().subscribe(now -> changed.run());
+                });
     }
 
     private QuickLine line(String text) {
-        Optional<ProveModel.Judged> judged = model.judgedProperty().get();
-        if (judged.isEmpty()) return new QuickLine.No("no pack is matched");
         String pack = model.inHand().name();
+        Optional<Pack> matched = Packs.of(expected()).pack(pack);
+        if (matched.isEmpty()) return new QuickLine.No("no pack is matched");
         String small = text.strip().toLowerCase(Locale.ROOT);
-        int series = judged.get().pack().built().groups().size();
+        int series = matched.get().groups().size();
         Matcher alone = ALONE.matcher(small);
         if (alone.matches()) return alone(pack, series, alone);
         Matcher full = FULL.matcher(small);
@@ -97,7 +106,7 @@ final class ProveQuick {
                     new ProofFact.TripSeen(pack, new DeviceTrip(volts.getAsDouble(), spring)));
         }
         Matcher warm = WARM.matcher(small);
-        if (warm.matches()) return warm(judged.get(), pack, warm);
+        if (warm.matches()) return warm(pack, warm);
         Matcher ambient = AMBIENT.matcher(small);
         if (ambient.matches()) {
             OptionalDouble celsius = celsius(ambient.group(1));
@@ -113,13 +122,17 @@ final class ProveQuick {
         Matcher bar = BAR.matcher(small);
         if (bar.matches()) return bar(pack, series, bar);
         Matcher hand = HAND.matcher(small);
-        if (hand.matches()) return byHand(judged.get(), pack, series, hand);
+        if (hand.matches()) return byHand(matched.get(), series, hand);
         return new QuickLine.No(
                 "expected a group alone (g5 20.9Ah), a group when full (full g3 4.18), a current with all groups (4a 3.71 …) or a trip");
     }
 
-    private static QuickLine warm(ProveModel.Judged judged, String pack, Matcher warm) {
-        Optional<Layout> layout = judged.pack().built().assembly().layout();
+    private WorkshopState expected() {
+        return model.desk().ledger().expected();
+    }
+
+    private QuickLine warm(String pack, Matcher warm) {
+        Optional<Layout> layout = Assemblies.of(expected()).assembly(pack).layout();
         if (layout.isEmpty()) return new QuickLine.No("take a layout at Build first");
         int column = Integer.parseInt(warm.group(1));
         int row = Integer.parseInt(warm.group(2));
@@ -195,7 +208,8 @@ final class ProveQuick {
                         pack, group - 1, new AloneRun(ampHours.getAsDouble(), wattHours)));
     }
 
-    private QuickLine byHand(ProveModel.Judged judged, String pack, int series, Matcher hand) {
+    private QuickLine byHand(Pack matched, int series, Matcher hand) {
+        String pack = matched.name();
         OptionalDouble amps = NumberText.parse(hand.group(1));
         if (amps.isEmpty() || Math.abs(amps.getAsDouble()) > 10_000)
             return new QuickLine.No("\"%s\": expected amps".formatted(hand.group(1)));
@@ -208,14 +222,18 @@ final class ProveQuick {
         if (volts.size() != series)
             return new QuickLine.No(
                     "%d of %d groups; type them all, in order".formatted(volts.size(), series));
-        String test = handTest(judged.pack().said());
+        String test = handTest(Proofs.of(expected()).proof(pack));
         return new QuickLine.ToLog(
                 "Read %s under load".formatted(pack),
                 List.of(
                         QuickLine.chip(Quantity.CURRENT.text(amps.getAsDouble()), "drawn"),
                         QuickLine.chip(series + " groups", "read")),
                 new ProofFact.HandRead(
-                        pack, test, judged.pack().endVolts(test), amps.getAsDouble(), volts));
+                        pack,
+                        test,
+                        ProvedPack.endVolts(expected(), matched, test),
+                        amps.getAsDouble(),
+                        volts));
     }
 
     /// The test by hand that goes on, or a new one.

@@ -73,10 +73,6 @@ final class ProveView {
         return quick;
     }
 
-    void begin() {
-        pack.requestFocus();
-    }
-
     void show(String name) {
         panes.show(name);
     }

@@ -21,6 +21,8 @@ import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.core.unit.Sentence;
 import pentacell.desktop.faces.FacesPicture;
+import pentacell.desktop.frame.Entered;
+import pentacell.desktop.frame.LineQueue;
 import pentacell.desktop.kit.Captioned;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.EnumWords;
@@ -42,6 +44,7 @@ final class SearchPane extends VBox {
     private final ComboBox<ServiceModel.Sought> sought = new ComboBox<>();
     private final ComboBox<Integer> group = new ComboBox<>();
     private final NumberField reading;
+    private final LineQueue lines;
     private final FacesPicture faces;
     private final FittedTable<Can> cans =
             new FittedTable<>("search-cans", "Match a pack first (Ctrl+6).");
@@ -80,7 +83,7 @@ final class SearchPane extends VBox {
                         -10,
                         150,
                         message::setText);
-        reading.field().setOnAction(enter -> log());
+        lines = new LineQueue(reading.field(), model.desk().notices(), text -> enter());
         faces = new FacesPicture("faces-search", false, model.desk().work().lane("faces"));
         faces.onPick(this::pick);
         faces.words(this::words);
@@ -102,7 +105,8 @@ final class SearchPane extends VBox {
                                 Captioned.of("Search", sought),
                                 Captioned.of("In", group),
                                 reading,
-                                PlainButton.of("Log reading", "search-log", this::log)),
+                                PlainButton.of("Log reading", "search-log", lines::enter)),
+                        lines,
                         message,
                         caution,
                         faces,
@@ -187,12 +191,12 @@ final class SearchPane extends VBox {
                 .orElse("a can of another group");
     }
 
-    private void log() {
+    private Entered enter() {
         Optional<ServiceModel.Searched> now = model.searchedProperty().get();
-        if (now.isEmpty()) return;
+        if (now.isEmpty()) return new Entered.Refused("Match a pack first (Ctrl+6).");
         if (now.get().next().isEmpty()) {
             message.setText("All are read; click a can to read it again.");
-            return;
+            return new Entered.Refused("");
         }
         try {
             double figure = reading.required();
@@ -200,11 +204,10 @@ final class SearchPane extends VBox {
                 throw reading.complain("A can reads up to 10\u00a0V; for °C search a warm can.");
             CellId cell = now.get().next().get().cell();
             message.setText("");
-            reading.show("");
-            model.logRead(cell, figure);
-            reading.field().requestFocus();
+            return model.enter(cell, figure, quantity().number(figure));
         } catch (NotUnderstood said) {
             // the field says what was expected
+            return new Entered.Refused("");
         }
     }
 

@@ -15,8 +15,11 @@ import pentacell.core.service.CanSearch;
 import pentacell.core.service.EndOfLife;
 import pentacell.core.service.ServicedPack;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.use.PackInUse;
+import pentacell.core.use.PacksInUse;
 import pentacell.core.use.UseFact;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Entered;
 import pentacell.desktop.frame.JudgedPack;
 import pentacell.desktop.frame.PackInHand;
 
@@ -73,6 +76,7 @@ final class ServiceModel {
                 });
         judged = new JudgedPack<>(desk, inHand, "service", () -> ServiceModel::judge);
         judged.property().subscribe(now -> look());
+        desk.ledger().expectedProperty().subscribe(state -> look());
     }
 
     Desk desk() {
@@ -117,7 +121,11 @@ final class ServiceModel {
     }
 
     private void look() {
-        searched.set(judged.property().get().map(now -> searched(now.pack())));
+        searched.set(
+                judged.property()
+                        .get()
+                        .filter(now -> now.pack().built().pack().name().equals(inHand.name()))
+                        .map(now -> searched(now.pack())));
     }
 
     private Searched searched(ServicedPack pack) {
@@ -125,18 +133,25 @@ final class ServiceModel {
                 chosenGroup
                         .filter(each -> each < pack.built().groups().size())
                         .orElseGet(pack::doubted);
-        CanSearch search =
-                switch (sought) {
-                    case BROKEN_JOINT -> pack.brokenJoints(group);
-                    case HEATER -> pack.heaters(group);
-                };
+        CanSearch search = search(pack, group);
+        // the next can follows from what was typed, whether it is on the disk or not
+        PackInUse latest = PacksInUse.of(desk.ledger().expected()).pack(inHand.name());
+        CanSearch coming =
+                latest.equals(pack.use()) ? search : search(pack.searchedWith(latest), group);
         return new Searched(
                 sought,
                 search,
-                search.cans().stream()
+                coming.cans().stream()
                         .filter(each -> chosenCan.equals(Optional.of(each.cell())))
                         .findFirst()
-                        .or(search::next));
+                        .or(coming::next));
+    }
+
+    private CanSearch search(ServicedPack pack, int group) {
+        return switch (sought) {
+            case BROKEN_JOINT -> pack.brokenJoints(group);
+            case HEATER -> pack.heaters(group);
+        };
     }
 
     /// Says whether somebody looks: nothing is worked out while nobody does.
@@ -154,11 +169,15 @@ final class ServiceModel {
         desk.ledger().log(words, List.of(facts), () -> {});
     }
 
-    /// Logs a reading of the can that is next, or of another, and goes on to the one after.
-    void logRead(CellId cell, double figure) {
-        String pack = inHand.name();
-        chosenCan = Optional.empty();
-        log("Read " + cell, read(pack, cell, figure));
+    /// A reading of the can that is next, or of another; the search goes on to the one after.
+    Entered enter(CellId cell, double figure, String text) {
+        UseFact read = read(inHand.name(), cell, figure);
+        return new Entered.Line(
+                text,
+                (onLogged, onFailed) -> {
+                    chosenCan = Optional.empty();
+                    desk.ledger().log("Read " + cell, List.of(read), onLogged, onFailed);
+                });
     }
 
     /// A reading of a can, as the search takes it.

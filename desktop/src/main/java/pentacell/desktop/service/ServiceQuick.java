@@ -12,8 +12,10 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import pentacell.core.cell.CellId;
+import pentacell.core.pack.Pack;
+import pentacell.core.pack.Packs;
 import pentacell.core.service.CanSearch;
-import pentacell.core.service.ServicedPack;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.core.use.UseFact;
@@ -43,17 +45,17 @@ final class ServiceQuick {
                 "0a 3.84 3.83 …   HB01-04 3.71   retest g2 23.9Ah   note …",
                 new ServiceQuick(model)::line,
                 changed -> {
-                    model.judgedProperty().subscribe(now -> changed.run());
+                    model.inHand().nameProperty().subscribe(name -> changed.run());
                     model.searchedProperty().subscribe(now -> changed.run());
                 });
     }
 
     private QuickLine line(String text) {
-        Optional<ServicedPack> pack = model.judgedProperty().get().map(ServiceModel.Judged::pack);
+        Optional<Pack> pack = Packs.of(expected()).pack(model.inHand().name());
         if (pack.isEmpty()) return new QuickLine.No("no pack is matched");
         String typed = text.strip();
         String small = typed.toLowerCase(Locale.ROOT);
-        int series = pack.get().built().groups().size();
+        int series = pack.get().groups().size();
         Matcher note = NOTE.matcher(typed);
         if (note.matches()) return note(note);
         Matcher retest = RETEST.matcher(small);
@@ -69,13 +71,16 @@ final class ServiceQuick {
         if (seen.matches()) return seen(series, seen);
         return new QuickLine.No(
                 "expected amps with all groups (0a 3.84 …), a can (%s 3.71), a test (retest g2 23.9Ah) or a note"
-                        .formatted(pack.get().built().groups().get(0).get(0).id()));
+                        .formatted(pack.get().groups().get(0).get(0)));
     }
 
-    private static Optional<CellId> cell(ServicedPack pack, String text) {
-        return pack.built().groups().stream()
+    private WorkshopState expected() {
+        return model.desk().ledger().expected();
+    }
+
+    private static Optional<CellId> cell(Pack pack, String text) {
+        return pack.groups().stream()
                 .flatMap(List::stream)
-                .map(each -> each.id())
                 .filter(id -> id.text().equalsIgnoreCase(text))
                 .findFirst();
     }
@@ -89,7 +94,10 @@ final class ServiceQuick {
                 .get()
                 .flatMap(ServiceModel.Searched::next)
                 .map(CanSearch.Can::cell)
-                .map(cell -> reading(cell, figure, model.sought()))
+                .map(cell ->
+                        reading(cell, figure, model.sought()) instanceof QuickLine.ToLog log
+                                ? log.about(cell.text())
+                                : reading(cell, figure, model.sought()))
                 .orElse(new QuickLine.No("which can? Type its id first, such as HB01-04 3.71"));
     }
 

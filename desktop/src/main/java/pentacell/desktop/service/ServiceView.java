@@ -77,10 +77,6 @@ final class ServiceView {
         return quick;
     }
 
-    void begin() {
-        pack.requestFocus();
-    }
-
     void show(String name) {
         panes.show(name);
     }

@@ -13,6 +13,7 @@ import javafx.scene.control.Tooltip;
 import pentacell.core.cell.CellId;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.ControlRow;
+import pentacell.desktop.kit.SentFields;
 
 /// Selections of the stock: by σ, by donor, those that were saved; and what is brushed kept under a
 /// name.
@@ -24,6 +25,7 @@ final class SelectRow {
     private final ComboBox<String> donor = new ComboBox<>();
     private final ComboBox<String> saved = new ComboBox<>();
     private final TextField name = new TextField();
+    private final SentFields sent = new SentFields(List.of(name));
     private final Button keep = new Button("Keep selection");
     private final Button forget = new Button("Forget");
     private final ControlRow row;
@@ -89,7 +91,7 @@ final class SelectRow {
 
     private void keep() {
         String wanted = name.getText().strip();
-        if (!keep.isDisabled()) model.keep(wanted, name::clear);
+        if (!keep.isDisabled()) model.keep(wanted, sent.send());
     }
 
     private void enable() {

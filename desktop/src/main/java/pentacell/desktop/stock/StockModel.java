@@ -164,24 +164,25 @@ final class StockModel {
     }
 
     /// Keeps the brushed cells together under a name.
-    void keep(String name, Runnable onKept) {
+    ///
+    /// @param onFailed runs when that could not be written
+    void keep(String name, Runnable onFailed) {
         List<CellId> cells = shown.get().inBrush().stream().map(row -> row.cell().id()).toList();
         desk.ledger()
-                .log(
+                .logOnce(
                         "Keep %s as “%s”".formatted(Count.of(cells.size(), "cell", "cells"), name),
                         List.of(new GradeFact.SelectionSaved(name, cells)),
-                        () -> {
-                            desk.notices()
-                                    .say(
-                                            "“%s” holds %s; Match can take its cells from it."
-                                                    .formatted(
-                                                            name,
-                                                            Count.of(
-                                                                    cells.size(),
-                                                                    "cell",
-                                                                    "cells")));
-                            onKept.run();
-                        });
+                        () ->
+                                desk.notices()
+                                        .say(
+                                                "“%s” holds %s; Match can take its cells from it."
+                                                        .formatted(
+                                                                name,
+                                                                Count.of(
+                                                                        cells.size(),
+                                                                        "cell",
+                                                                        "cells"))),
+                        why -> onFailed.run());
     }
 
     /// Forgets a selection; its cells stay.

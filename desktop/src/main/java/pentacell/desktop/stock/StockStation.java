@@ -8,6 +8,7 @@ import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.QuickBar;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.Lazy;
@@ -78,7 +79,7 @@ public final class StockStation implements Station {
     }
 
     @Override
-    public Optional<Node> bottom() {
+    public Optional<QuickBar> line() {
         return Optional.empty();
     }
 

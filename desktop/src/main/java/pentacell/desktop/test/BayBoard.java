@@ -235,7 +235,7 @@ final class BayBoard extends VBox {
         ContextMenu menu = new ContextMenu();
         MenuItem stop = new MenuItem("Stop b" + (index + 1));
         stop.setDisable(views.get(index).run().isEmpty());
-        stop.setOnAction(chosen -> model.stop(bay, () -> {}, () -> {}));
+        stop.setOnAction(chosen -> model.stop(bay, () -> {}, why -> {}));
         menu.getItems().add(stop);
         if (model.link(bay.instrument()).simulated())
             for (FaultKind fault : FaultKind.values()) {

@@ -22,6 +22,7 @@ final class LogIntake {
     private final TestModel model;
     private final Deque<RunLog> unnamed = new ArrayDeque<>();
     private final WatchedFolder watched;
+    private Runnable onAsking = () -> {};
 
     LogIntake(Desk desk, TestModel model) {
         this.desk = desk;
@@ -32,6 +33,11 @@ final class LogIntake {
                         "watched-folder",
                         () -> model.bench().keeper().isPresent(),
                         this::take);
+    }
+
+    /// Lets somebody hear that it is asked whose a file is.
+    void onAsking(Runnable asked) {
+        onAsking = asked;
     }
 
     /// The folder that is watched.
@@ -69,6 +75,7 @@ final class LogIntake {
             unnamed.add(log);
             desk.notices().say(log.name() + ": which cell is this log from? Type its id.");
             model.changed();
+            onAsking.run();
         }
     }
 

@@ -24,6 +24,8 @@ import pentacell.workshop.logbook.LogbookException;
 /// The bench of the workshop that is open: its instruments and stand-ins, what runs there, and work
 /// at it, which goes on away from the UI thread.
 final class OpenBench {
+    private static final String NOTHING_OPEN = "Open a workshop first.";
+
     private final Desk desk;
     private final Listener listener;
     private final Lane working;
@@ -109,10 +111,10 @@ final class OpenBench {
     }
 
     /// Does something at the bench.
-    void run(Work work, Runnable onDone, Runnable onFailed) {
+    void run(Work work, Runnable onDone, Consumer<String> onFailed) {
         if (bench.isEmpty()) {
-            desk.notices().say("Open a workshop first.");
-            onFailed.run();
+            desk.notices().say(NOTHING_OPEN);
+            onFailed.accept(NOTHING_OPEN);
             return;
         }
         TestBench at = bench.get();
@@ -123,8 +125,9 @@ final class OpenBench {
                 },
                 done -> onDone.run(),
                 failure -> {
-                    desk.notices().say(String.valueOf(failure.getMessage()));
-                    onFailed.run();
+                    String why = String.valueOf(failure.getMessage());
+                    desk.notices().say(why);
+                    onFailed.accept(why);
                 });
     }
 

@@ -4,24 +4,20 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
-import pentacell.core.cell.CellId;
-import pentacell.core.measure.HoldShelf;
 import pentacell.core.schedule.TestPlan;
 import pentacell.core.schedule.TestQueue;
 import pentacell.core.state.WorkshopState;
 import pentacell.instruments.simulated.StandIn;
 
 /// The queue and the plans for it.
-record Plans(TestQueue queue, TestPlan plan, TestPlan withMore, Optional<CellId> dueOnShelf) {
+record Plans(TestQueue queue, TestPlan plan, TestPlan withMore) {
     static Plans of(
             WorkshopState state, Instant now, Map<String, LocalDateTime> busy, Set<String> lost) {
         TestQueue queue = TestQueue.of(state);
         return new Plans(
                 queue,
                 queue.plan(TestModel.local(now), busy, lost, List.of()),
-                queue.plan(TestModel.local(now), busy, lost, StandIn.FOUR_SLOT.bays("one more")),
-                HoldShelf.of(state).nextDue(now));
+                queue.plan(TestModel.local(now), busy, lost, StandIn.FOUR_SLOT.bays("one more")));
     }
 }

@@ -6,11 +6,13 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
@@ -20,6 +22,7 @@ import pentacell.core.bay.Bench;
 import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
+import pentacell.core.measure.HoldShelf;
 import pentacell.core.schedule.TestPlan;
 import pentacell.core.schedule.TestQueue;
 import pentacell.core.state.WorkshopState;
@@ -34,6 +37,8 @@ import pentacell.instruments.protocol.Ask;
 public final class TestModel {
     static final List<Integer> SPEEDS = List.of(1, 60, 600, 3600, 10_000);
 
+    static final String NO_BAY = "Every bay that suits is busy.";
+
     private final Desk desk;
     private final OpenBench bench;
     private final ReadOnlyIntegerWrapper changes = new ReadOnlyIntegerWrapper(0);
@@ -45,6 +50,9 @@ public final class TestModel {
     private int bayInHand = 1;
     private boolean shelfIsRead;
     private Optional<CellId> dueOnShelf = Optional.empty();
+    private final Map<String, CellId> loading = new HashMap<>();
+    private int plansAsked;
+    private int plansSeen;
     private Optional<Finished> lastFinished = Optional.empty();
 
     TestModel(Desk desk) {
@@ -63,6 +71,7 @@ public final class TestModel {
                     bench.followState();
                     planAnew();
                 });
+        desk.ledger().expectedProperty().subscribe(state -> followShelf());
     }
 
     /// Hears of the bench.
@@ -96,6 +105,7 @@ public final class TestModel {
     /// Queues, and plans if somebody looks, anew; away from the UI thread.
     private void planAnew() {
         WorkshopState state = desk.ledger().state();
+        int number = ++plansAsked;
         if (!isPlanning) {
             desk.work()
                     .lane("plan")
@@ -103,6 +113,7 @@ public final class TestModel {
                             () -> TestQueue.of(state),
                             found -> {
                                 queue = found;
+                                plansSeen = number;
                                 changed();
                             });
             return;
@@ -110,7 +121,21 @@ public final class TestModel {
         Map<String, LocalDateTime> busy = freeAt();
         Set<String> lost = lostBays(state);
         Instant at = desk.now();
-        desk.work().lane("plan").run(() -> Plans.of(state, at, busy, lost), this::planned);
+        desk.work()
+                .lane("plan")
+                .run(
+                        () -> Plans.of(state, at, busy, lost),
+                        plans -> {
+                            plansSeen = number;
+                            planned(plans);
+                        });
+    }
+
+    /// While the shelf is read, the next cell follows from the lines typed before.
+    private void followShelf() {
+        if (!shelfIsRead) return;
+        dueOnShelf = HoldShelf.of(desk.ledger().expected()).nextDue(desk.now());
+        changed();
     }
 
     /// Bays whose instrument does not answer.
@@ -130,7 +155,6 @@ public final class TestModel {
 
     private void planned(Plans plans) {
         queue = plans.queue();
-        dueOnShelf = plans.dueOnShelf();
         plan = Optional.of(plans.plan());
         planWithMore = Optional.of(plans.withMore());
         changed();
@@ -248,8 +272,7 @@ public final class TestModel {
     /// Begins or ends reading the hold shelf in the order it is due.
     void readShelf(boolean isRead) {
         shelfIsRead = isRead;
-        // more may have become due since the last plan
-        if (isRead) planAnew();
+        followShelf();
         changed();
     }
 
@@ -265,11 +288,16 @@ public final class TestModel {
     /// The bay a cell is to go into: the one the plan has for it when that is free, else the one in
     /// hand, else the first free one that suits.
     Optional<Bay> bayFor(CellId cell) {
-        Map<String, LiveRun> busy = runs();
+        return bayFor(queue, cell);
+    }
+
+    private Optional<Bay> bayFor(TestQueue queue, CellId cell) {
+        Set<String> busy = new HashSet<>(runs().keySet());
+        busy.addAll(loading.keySet());
         Optional<WaitingForTest> waiting = queue.waiting(cell);
         List<Bay> free =
                 bays().stream()
-                        .filter(bay -> !busy.containsKey(bay.name()))
+                        .filter(bay -> !busy.contains(bay.name()))
                         .filter(bay -> !link(bay.instrument()).isLost())
                         .filter(bay -> waiting.filter(each -> queue.suits(each, bay)).isPresent())
                         .toList();
@@ -287,26 +315,77 @@ public final class TestModel {
         return byPlan.or(() -> hand).or(() -> free.stream().findFirst());
     }
 
+    /// Whether something was typed that the queue does not know of yet.
+    boolean isBehind() {
+        return plansSeen != plansAsked || desk.ledger().isWaiting();
+    }
+
+    /// Loads a cell into a bay, as the queue that follows from everything typed so far has it.
+    ///
+    /// @param named bay a person asks for, else the one that [#bayFor] finds
+    /// @param askedAmps discharge current a person asks for
+    void loadWhenQueued(
+            CellId cell,
+            Optional<Bay> named,
+            OptionalDouble askedAmps,
+            Runnable onLoaded,
+            Consumer<String> onFailed) {
+        WorkshopState state = desk.ledger().expected();
+        desk.work()
+                .lane("plan")
+                .run(
+                        () -> TestQueue.of(state),
+                        then -> {
+                            Optional<Bay> bay = named.or(() -> bayFor(then, cell));
+                            if (bay.isPresent())
+                                load(then, cell, bay.get(), askedAmps, onLoaded, onFailed);
+                            else onFailed.accept(whyNoBay(then, cell));
+                        });
+    }
+
+    private String whyNoBay(TestQueue then, CellId cell) {
+        return then.waiting(cell).isEmpty() ? whyNot(cell) : NO_BAY;
+    }
+
     /// Loads a cell into a bay.
     ///
     /// @param askedAmps discharge current a person asks for
     void load(
-            CellId cell, Bay bay, OptionalDouble askedAmps, Runnable onLoaded, Runnable onFailed) {
+            CellId cell,
+            Bay bay,
+            OptionalDouble askedAmps,
+            Runnable onLoaded,
+            Consumer<String> onFailed) {
+        load(queue, cell, bay, askedAmps, onLoaded, onFailed);
+    }
+
+    private void load(
+            TestQueue queue,
+            CellId cell,
+            Bay bay,
+            OptionalDouble askedAmps,
+            Runnable onLoaded,
+            Consumer<String> onFailed) {
         Optional<WaitingForTest> waiting = queue.waiting(cell);
         if (waiting.filter(each -> queue.suits(each, bay)).isEmpty()) {
-            desk.notices().say(waiting.isEmpty() ? whyNot(cell) : whyNot(cell, bay));
-            onFailed.run();
+            String why = waiting.isEmpty() ? whyNot(cell) : whyNot(cell, bay);
+            desk.notices().say(why);
+            onFailed.accept(why);
             return;
         }
         Programme programme = queue.programme(waiting.get(), bay, askedAmps);
+        loading.put(bay.name(), cell);
         doAtBench(
                 each -> each.start(cell, bay, programme),
                 () -> {
-                    desk.selection().select(cell);
+                    loading.remove(bay.name(), cell);
                     desk.notices().say("%s is in %s".formatted(cell, bay.name()));
                     onLoaded.run();
                 },
-                onFailed);
+                why -> {
+                    loading.remove(bay.name(), cell);
+                    onFailed.accept(why);
+                });
     }
 
     /// Loads what the plan has next for each bay, as far as a number of bays, whatever the hour.
@@ -321,7 +400,7 @@ public final class TestModel {
                                                 bay,
                                                 OptionalDouble.empty(),
                                                 () -> {},
-                                                () -> {})));
+                                                why -> {})));
     }
 
     /// How many samples the open runs have so far.
@@ -352,12 +431,12 @@ public final class TestModel {
                         .formatted(bay.name(), cell);
     }
 
-    void stop(Bay bay, Runnable onDone, Runnable onFailed) {
+    void stop(Bay bay, Runnable onDone, Consumer<String> onFailed) {
         doAtBench(each -> each.stop(bay), onDone, onFailed);
     }
 
     void read(CellId cell, Bay meter) {
-        doAtBench(each -> each.read(cell, meter), () -> desk.selection().select(cell), () -> {});
+        doAtBench(each -> each.read(cell, meter), () -> desk.selection().select(cell), why -> {});
     }
 
     /// Whether a cell can be loaded now.
@@ -376,18 +455,18 @@ public final class TestModel {
                 () ->
                         desk.notices()
                                 .say(at.name() + ": " + FaultWords.of(fault) + ", for practice"),
-                () -> {});
+                why -> {});
     }
 
-    private void doAtBench(OpenBench.Work what, Runnable onDone, Runnable onFailed) {
+    private void doAtBench(OpenBench.Work what, Runnable onDone, Consumer<String> onFailed) {
         bench.run(
                 what,
                 () -> {
                     onDone.run();
                     changed();
                 },
-                () -> {
-                    onFailed.run();
+                why -> {
+                    onFailed.accept(why);
                     changed();
                 });
     }

@@ -7,9 +7,9 @@ import pentacell.core.bay.Bay;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.schedule.BenchLine;
-import pentacell.core.schedule.BenchLine.Act;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
+import pentacell.desktop.frame.Entered;
 import pentacell.desktop.frame.QuickSource;
 import pentacell.instruments.bench.LiveRun;
 
@@ -47,7 +47,7 @@ final class TestQuick implements QuickSource {
     private record Plan(BenchLine line, Optional<Bay> bay, String trouble) {}
 
     private Plan plan(String text) {
-        BenchLine line = BenchLine.read(text, desk.ledger().state(), model.dueOnShelf());
+        BenchLine line = BenchLine.read(text, desk.ledger().expected(), model.dueOnShelf());
         if (!line.trouble().isEmpty()) return new Plan(line, Optional.empty(), line.trouble());
         List<Bay> bays = model.bays();
         if (line.bay().isPresent()
@@ -72,13 +72,15 @@ final class TestQuick implements QuickSource {
                 if (line.cell().isEmpty() || logs.asked().isPresent())
                     yield new Plan(line, named, "");
                 Optional<Bay> free = named.or(() -> model.bayFor(line.cell().get()));
+                // what was typed just before may be what the cell waits for
+                boolean isToBeSeen = model.isBehind() && !bays.isEmpty();
                 yield new Plan(
                         line,
                         free,
-                        free.isEmpty()
+                        free.isEmpty() && !isToBeSeen
                                 ? bays.isEmpty()
                                         ? "There is no charger yet: under Bench add a stand-in or an instrument."
-                                        : "Every bay that suits is busy."
+                                        : TestModel.NO_BAY
                                 : "");
             }
         };
@@ -132,42 +134,49 @@ final class TestQuick implements QuickSource {
     }
 
     @Override
-    public void log(String text, Runnable onLogged, Runnable onFailed) {
+    public Entered enter(String text) {
         Plan plan = plan(text);
         BenchLine line = plan.line();
-        if (logs.asked().isPresent() && line.act() == Act.LOAD && line.cell().isPresent()) {
-            logs.answer(line.cell().get());
-            onLogged.run();
-            return;
-        }
-        switch (line.act()) {
-            case READ -> {
-                CellId cell = line.cell().orElseThrow();
-                desk.selection().select(cell);
-                desk.ledger()
-                        .log(
-                                "Read " + cell,
-                                List.of(new CellFact.VoltageRead(cell, line.volts().orElseThrow())),
-                                onLogged,
-                                onFailed);
-            }
-            case STOP -> model.stop(plan.bay().orElseThrow(), onLogged, onFailed);
-            case LOAD -> {
-                if (line.cell().isEmpty()) {
-                    model.takeBay(line.bay().orElse(1));
-                    onLogged.run();
-                } else
-                    model.load(
-                            line.cell().get(),
-                            plan.bay().orElseThrow(),
-                            line.amps(),
-                            () -> {
-                                model.takeBay(nextFree(plan.bay().orElseThrow()));
-                                onLogged.run();
-                            },
-                            onFailed);
-            }
-        }
+        return switch (line.act()) {
+            case READ -> read(line.cell().orElseThrow(), line.volts().orElseThrow());
+            case STOP ->
+                    new Entered.Line(
+                            text,
+                            (onDone, onFailed) ->
+                                    model.stop(plan.bay().orElseThrow(), onDone, onFailed));
+            case LOAD -> load(text, plan);
+        };
+    }
+
+    private Entered read(CellId cell, double volts) {
+        return new Entered.Line(
+                cell + " " + Quantity.VOLTAGE.number(volts),
+                (onLogged, onFailed) -> {
+                    desk.ledger()
+                            .log(
+                                    "Read " + cell,
+                                    List.of(new CellFact.VoltageRead(cell, volts)),
+                                    onLogged,
+                                    onFailed);
+                    desk.selection().select(cell);
+                });
+    }
+
+    private Entered load(String text, Plan plan) {
+        BenchLine line = plan.line();
+        if (line.cell().isEmpty())
+            return Entered.done(text, () -> model.takeBay(line.bay().orElse(1)));
+        CellId cell = line.cell().get();
+        if (logs.asked().isPresent()) return Entered.done(text, () -> logs.answer(cell));
+        return new Entered.Line(
+                text,
+                (onLoaded, onFailed) -> {
+                    if (model.isBehind() || plan.bay().isEmpty())
+                        model.loadWhenQueued(cell, plan.bay(), line.amps(), onLoaded, onFailed);
+                    else model.load(cell, plan.bay().get(), line.amps(), onLoaded, onFailed);
+                    plan.bay().ifPresent(bay -> model.takeBay(nextFree(bay)));
+                    desk.selection().select(cell);
+                });
     }
 
     private int nextFree(Bay loaded) {

@@ -11,6 +11,7 @@ import pentacell.desktop.frame.Command;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
+import pentacell.desktop.frame.QuickBar;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.Lazy;
@@ -148,12 +149,7 @@ public final class TestStation implements Station {
     }
 
     @Override
-    public Optional<Node> bottom() {
+    public Optional<QuickBar> line() {
         return Optional.of(view.get().quickLine());
-    }
-
-    @Override
-    public void enter() {
-        view.get().quickLine().focusField();
     }
 }

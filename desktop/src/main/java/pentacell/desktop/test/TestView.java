@@ -32,6 +32,7 @@ final class TestView {
                         desk,
                         new TestQuick(desk, model, logs),
                         "Quick line: id of the cell to load, or a reading on the hold shelf");
+        logs.onAsking(quickLine::focusField);
         tabs.add(TestStation.BAYS, () -> new BayBoard(desk, model))
                 .add(TestStation.TIME_SHEET, () -> new TimeSheet(desk, model, files))
                 .add(TestStation.SHELF, () -> new HoldPane(desk))

@@ -178,8 +178,14 @@ public final class Logbook implements AutoCloseable {
     /// Takes back the last act that holds; does nothing when there is none.
     public synchronized WorkshopState undo() throws LogbookException {
         Optional<Step> step = undoStep();
-        if (step.isPresent())
-            turn("Undo: " + step.get().words(), new Amendment.ActUndone(step.get().act()));
+        return step.isPresent() ? undo(step.get()) : state;
+    }
+
+    /// Takes back an act of this journal, whatever was logged after it; does nothing when it does
+    /// not hold.
+    public synchronized WorkshopState undo(Step step) throws LogbookException {
+        if (History.of(journal).canUndo(step.act()))
+            turn("Undo: " + step.words(), new Amendment.ActUndone(step.act()));
         return state;
     }
 

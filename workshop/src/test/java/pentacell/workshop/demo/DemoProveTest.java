@@ -9,6 +9,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import pentacell.core.assembly.Spot;
 import pentacell.core.grade.JudgedStock;
+import pentacell.core.pack.Pack;
 import pentacell.core.prove.GroupFan;
 import pentacell.core.prove.HeatLook;
 import pentacell.core.prove.LoadTest.Cause;
@@ -63,8 +64,15 @@ final class DemoProveTest {
         assertEquals(untested.built().chemistry().endVolts(), untested.usualEndVolts());
         assertTrue(pack.usualEndVolts() > untested.usualEndVolts());
         Tested begun = pack.tests().get(0);
-        assertEquals(begun.endVolts(), pack.endVolts(begun.name()), "one that goes on");
-        assertEquals(pack.usualEndVolts(), pack.endVolts("not begun yet"));
+        Pack matched = pack.built().pack();
+        assertEquals(
+                begun.endVolts(),
+                ProvedPack.endVolts(state, matched, begun.name()),
+                "one that goes on");
+        assertEquals(pack.usualEndVolts(), ProvedPack.endVolts(state, matched, "not begun yet"));
+        assertEquals(
+                untested.built().chemistry().endVolts(),
+                ProvedPack.endVolts(state, untested.built().pack(), "the first"));
     }
 
     @Test
