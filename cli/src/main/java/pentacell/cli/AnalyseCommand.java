@@ -27,7 +27,7 @@ import picocli.CommandLine.Parameters;
             "",
             "LOG.csv has columns for time, voltage and current (temperature if there is one), with units",
             "in their names if possible: time_s, Voltage (mV), current / mA. Lines that cannot be read are",
-            "told on standard error and left out. The analysis goes to standard output as JSON as well.",
+            "told on standard error and left out.",
             "",
             "Example:",
             "  ./pentacell analyse run-17.csv --end-voltage 3.0 --summary A.json"
@@ -51,8 +51,7 @@ final class AnalyseCommand implements Callable<Integer> {
             description = "rated capacity, to compare the measured one with")
     private @Nullable Double rated;
 
-    @Option(names = "--summary", paramLabel = "A.json", description = "write the analysis here")
-    private @Nullable Path summary;
+    @CommandLine.Mixin private Result result = new Result();
 
     @Override
     public Integer call() throws IOException {
@@ -79,7 +78,7 @@ final class AnalyseCommand implements Callable<Integer> {
         read.notes().forEach(note -> errors.println(read.name() + ": " + note));
         if (read.log().size() == 0) return Exit.UNREADABLE_INPUT;
         String json = AnalysisFiles.summary(read, Analyse.log(read.log(), settings));
-        Result.give(spec, summary, json);
+        result.give(json);
         return Exit.DONE;
     }
 }

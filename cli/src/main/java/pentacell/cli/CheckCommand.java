@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import pentacell.core.Chapters;
 import pentacell.core.unit.Count;
 import pentacell.workshop.exchange.CheckFiles;
+import pentacell.workshop.exchange.OutputFile;
 import pentacell.workshop.logbook.FileCheck;
 import pentacell.workshop.logbook.Problem;
 import pentacell.workshop.logbook.Salvage;
@@ -26,8 +27,6 @@ import picocli.CommandLine.Parameters;
         sortOptions = false,
         description = "Says whether a workshop is whole, without changing it.",
         footer = {
-            "",
-            "What was found goes to standard output as JSON as well.",
             "",
             "Examples:",
             "  ./pentacell check bench.pentacell",
@@ -46,8 +45,7 @@ final class CheckCommand implements Callable<Integer> {
             description = "write what can be read into a new file")
     private @Nullable Path fresh;
 
-    @Option(names = "--summary", paramLabel = "C.json", description = "where to write the result")
-    private @Nullable Path summary;
+    @CommandLine.Mixin private Result result = new Result();
 
     @Override
     public Integer call() throws IOException {
@@ -72,14 +70,18 @@ final class CheckCommand implements Callable<Integer> {
         boolean isSalvageRefused = false;
         if (fresh != null)
             try {
+                if (Files.exists(fresh))
+                    throw new OutputFile.Refused(fresh + " is there already. Choose another name.");
                 saved = Optional.of(Salvage.of(file, fresh, Chapters.ALL));
                 say(saved.get(), errors);
+            } catch (OutputFile.Refused failure) {
+                return FilesOfCommand.said(spec.commandLine(), failure);
             } catch (IOException failure) {
                 errors.println("Nothing was salvaged: " + failure.getMessage());
                 isSalvageRefused = true;
             }
         String json = CheckFiles.json(check, saved);
-        Result.give(spec, summary, json);
+        result.give(json);
         return check.isWhole() && !isSalvageRefused ? Exit.DONE : Exit.UNREADABLE_INPUT;
     }
 

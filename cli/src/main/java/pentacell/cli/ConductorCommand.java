@@ -1,7 +1,6 @@
 package pentacell.cli;
 
 import java.io.IOException;
-import java.nio.file.Path;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
@@ -89,8 +88,7 @@ final class ConductorCommand implements Callable<Integer> {
             description = "its temperature (default 20)")
     private double celsius = 20;
 
-    @Option(names = "--summary", paramLabel = "C.json", description = "where to write the outcome")
-    private @Nullable Path summary;
+    @CommandLine.Mixin private Result result = new Result();
 
     @Override
     public Integer call() throws IOException {
@@ -107,7 +105,7 @@ final class ConductorCommand implements Callable<Integer> {
             Conductor conductor = new Conductor(metal, section(), length, layers);
             OptionalDouble current =
                     amps == null ? OptionalDouble.empty() : OptionalDouble.of(amps);
-            Result.give(spec, summary, ConductorFiles.json(conductor, celsius, current));
+            result.give(ConductorFiles.json(conductor, celsius, current));
         } catch (IllegalArgumentException wrong) {
             throw Usage.wrong(spec, String.valueOf(wrong.getMessage()));
         }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import pentacell.desktop.PentacellApp;
+import pentacell.workshop.exchange.OutputFile;
 import pentacell.workshop.logbook.LogbookException;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -34,14 +35,21 @@ final class DemoCommand implements Callable<Integer> {
             description = "write the demo to a file and end, instead of starting with it")
     private @Nullable Path written;
 
+    @Option(
+            names = "--force",
+            description = "let --write replace a file that is there and is no workshop")
+    private boolean isForced;
+
     @Option(names = "--fresh", description = "make a new demo even when there is one")
     private boolean isFresh;
 
     @Override
     public Integer call() throws LogbookException {
         try {
-            if (written != null) demo().put(written, isFresh);
+            if (written != null) demo().write(written, isFresh, isForced);
             else open(isFresh);
+        } catch (OutputFile.Refused | OutputFile.NotWritten failure) {
+            return FilesOfCommand.said(spec.commandLine(), failure);
         } catch (IOException failure) {
             spec.commandLine().getErr().println("pentacell: " + failure.getMessage());
             return Exit.UNREADABLE_INPUT;

@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import pentacell.core.Chapters;
 import pentacell.instruments.demo.DemoRuns;
 import pentacell.workshop.demo.TarnHollow;
+import pentacell.workshop.exchange.OutputFile;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.LogbookException;
 import pentacell.workshop.logbook.Opening;
@@ -43,13 +44,46 @@ final class DemoWorkshop {
     /// @throws IOException when the file is open, or could not be written
     void put(Path file, boolean anew) throws IOException, LogbookException {
         Files.createDirectories(file.toAbsolutePath().getParent());
+        told(anew, made -> Logbook.replace(file, made));
+    }
+
+    /// Writes the demo to a file of somebody's choice.
+    ///
+    /// @param isForced whether a file that is there is replaced; a workshop never is
+    /// @throws OutputFile.Refused when something is there that is to stay
+    void write(Path file, boolean anew, boolean isForced) throws IOException, LogbookException {
+        OutputFile.check(file, List.of());
+        if (!isForced && Files.exists(file) && !OutputFile.isNowhere(file))
+            throw new OutputFile.Refused(
+                    file + " is there already. Choose another name, or say --force to replace it.");
+        told(
+                anew,
+                made ->
+                        OutputFile.write(
+                                file,
+                                unfinished ->
+                                        Files.copy(
+                                                made,
+                                                unfinished,
+                                                StandardCopyOption.REPLACE_EXISTING)));
+    }
+
+    private interface Taker {
+        void take(Path made) throws IOException;
+    }
+
+    /// Tells the story, or takes it as it was told today.
+    private void told(boolean anew, Taker taker) throws IOException, LogbookException {
         Optional<String> version = version();
         if (version.isEmpty()) {
             Path folder = Files.createTempDirectory("pentacell");
-            Path made = folder.resolve("demo" + ENDING);
-            write(made);
-            Logbook.replace(file, made);
-            delete(folder);
+            try {
+                Path made = folder.resolve("demo" + ENDING);
+                write(made);
+                taker.take(made);
+            } finally {
+                delete(folder);
+            }
             return;
         }
         Path kept =
@@ -60,7 +94,7 @@ final class DemoWorkshop {
                                         + version.get()
                                         + ENDING);
         if (anew || !Files.exists(kept)) keep(kept);
-        Logbook.replace(file, kept);
+        taker.take(kept);
     }
 
     private static void keep(Path kept) throws IOException, LogbookException {

@@ -79,11 +79,7 @@ final class DiagnoseCommand implements Callable<Integer> {
             description = "what the school does first (default repair)")
     private String way = "repair";
 
-    @Option(
-            names = "--summary",
-            paramLabel = "D.json",
-            description = "where to write the diagnosis")
-    private @Nullable Path summary;
+    @CommandLine.Mixin private Result result = new Result();
 
     @Override
     public Integer call() throws IOException {
@@ -108,7 +104,7 @@ final class DiagnoseCommand implements Callable<Integer> {
                                         signs()),
                         schools);
         String json = HarvestFiles.json(diagnosis);
-        Result.give(spec, summary, json);
+        result.give(json);
         return Exit.DONE;
     }
 

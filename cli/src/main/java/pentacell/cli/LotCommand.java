@@ -10,7 +10,7 @@ import pentacell.core.match.Candidate;
 import pentacell.core.state.WorkshopState;
 import pentacell.workshop.demo.TarnHollow;
 import pentacell.workshop.exchange.LotFiles;
-import pentacell.workshop.exchange.SafeCsv;
+import pentacell.workshop.exchange.OutputFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -32,7 +32,7 @@ final class LotCommand implements Callable<Integer> {
         WorkshopState state = TarnHollow.state(TarnHollow.journal());
         List<Candidate> cells =
                 MatchableStock.of(state, JudgedStock.of(state), TarnHollow.LONG_NIGHT).candidates();
-        SafeCsv.write(out, LotFiles.csv(cells));
+        OutputFile.write(out, LotFiles.csv(cells));
         return Exit.DONE;
     }
 }

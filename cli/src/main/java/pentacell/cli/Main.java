@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.slf4j.LoggerFactory;
+import pentacell.workshop.exchange.OutputFile;
 import pentacell.workshop.logbook.LogbookException;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -101,8 +102,12 @@ public final class Main implements Runnable {
             line.addSubcommand(COMMANDS.get(arguments[0]));
         else COMMANDS.values().forEach(line::addSubcommand);
         return line.setCaseInsensitiveEnumValuesAllowed(true)
-                .setExecutionExceptionHandler(
-                        (fault, command, parsed) -> faultOfOurs(fault, command.getErr()));
+                .setExecutionStrategy(FilesOfCommand::run)
+                .setExecutionExceptionHandler((fault, command, parsed) ->
+                        fault instanceof OutputFile.Refused
+                                        || fault instanceof OutputFile.NotWritten
+                                ? FilesOfCommand.said(command, (IOException) fault)
+                                : faultOfOurs(fault, command.getErr()));
     }
 
     private static int faultOfOurs(Exception fault, PrintWriter errors) {

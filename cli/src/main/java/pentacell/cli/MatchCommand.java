@@ -30,7 +30,6 @@ import pentacell.workshop.exchange.CellCsv;
 import pentacell.workshop.exchange.CellTable;
 import pentacell.workshop.exchange.LockCsv;
 import pentacell.workshop.exchange.MatchFiles;
-import pentacell.workshop.exchange.SafeCsv;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -45,7 +44,6 @@ import picocli.CommandLine.Option;
             "",
             "LOT.csv has at least cell_id and capacity_mah; also read: ir_mohm, model, donor, chemistry, rated_mah, location, format, count.",
             "A line with a count above 1 is a unit of so many cans that stay together; its capacity and IR are the unit's, limits on IR look at a can.",
-            "The summary goes to standard output unless --summary names a file.",
             "",
             "Example:",
             "  ./pentacell match --cells demo/lot.csv --series 7 --parallel 10 --out g.csv --summary s.json"
@@ -145,11 +143,7 @@ final class MatchCommand implements Callable<Integer> {
             description = "where to write the groups: cell_id,group,position")
     private @Nullable Path out;
 
-    @Option(
-            names = "--summary",
-            paramLabel = "SUMMARY.json",
-            description = "where to write the figures")
-    private @Nullable Path summary;
+    @CommandLine.Mixin private Result result = new Result();
 
     @Option(
             names = "--trade-off",
@@ -235,16 +229,15 @@ final class MatchCommand implements Callable<Integer> {
             }
             case Matched matched -> {
                 write(matched.result(), elapsed);
-                if (tradeOff != null) SafeCsv.write(tradeOff, curve(candidates, rules, locks));
+                if (tradeOff != null) Result.write(spec, tradeOff, curve(candidates, rules, locks));
                 yield Exit.DONE;
             }
         };
     }
 
-    private void write(MatchResult result, long elapsed) throws IOException {
-        if (out != null) SafeCsv.write(out, MatchFiles.groupsCsv(result.groups()));
-        String json = MatchFiles.summaryJson(result, elapsed);
-        Result.give(spec, summary, json);
+    private void write(MatchResult matched, long elapsed) throws IOException {
+        if (out != null) Result.write(spec, out, MatchFiles.groupsCsv(matched.groups()));
+        result.give(MatchFiles.summaryJson(matched, elapsed));
     }
 
     private String curve(List<Candidate> candidates, MatchRules rules, Map<CellId, Integer> locks) {

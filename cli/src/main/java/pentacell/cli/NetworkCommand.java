@@ -71,8 +71,7 @@ final class NetworkCommand implements Callable<Integer> {
             description = "temperature of the conductors (default 20)")
     private double celsius = 20;
 
-    @Option(names = "--summary", paramLabel = "N.json", description = "where to write the outcome")
-    private @Nullable Path summary;
+    @CommandLine.Mixin private Result result = new Result();
 
     @Override
     public Integer call() throws IOException {
@@ -94,7 +93,7 @@ final class NetworkCommand implements Callable<Integer> {
                             circuit.positive(),
                             circuit.negative(),
                             amps);
-            Result.give(spec, summary, LayoutJson.json(circuit, flow));
+            result.give(LayoutJson.json(circuit, flow));
             return Exit.DONE;
         } catch (IllegalArgumentException wrong) {
             errors.println(

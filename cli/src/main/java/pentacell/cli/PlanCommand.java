@@ -66,11 +66,7 @@ final class PlanCommand implements Callable<Integer> {
     @Option(names = "--stock", paramLabel = "LOT.csv", description = "table of cells there are")
     private @Nullable Path stock;
 
-    @Option(
-            names = "--summary",
-            paramLabel = "PLAN.json",
-            description = "where to write the options")
-    private @Nullable Path summary;
+    @CommandLine.Mixin private Result result = new Result();
 
     @Override
     public Integer call() throws IOException {
@@ -98,7 +94,7 @@ final class PlanCommand implements Callable<Integer> {
         if (read.asked().isEmpty()) return Exit.UNREADABLE_INPUT;
         NeedJson.Asked wanted = read.asked().get();
         PackPlan plan = PackPlanner.plan(wanted.need(), wanted.supply());
-        Result.give(spec, summary, PlanFiles.json(plan, wanted));
+        result.give(PlanFiles.json(plan, wanted));
         plan.nearest().ifPresent(sentence -> errors.println("no pack meets this: " + sentence));
         return plan.best().isPresent() ? Exit.DONE : Exit.NO_SOLUTION;
     }

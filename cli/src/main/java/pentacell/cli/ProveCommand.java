@@ -59,8 +59,7 @@ final class ProveCommand implements Callable<Integer> {
     @Option(names = "--cells", paramLabel = "LOT.csv", description = "table of cells")
     private @Nullable Path cells;
 
-    @Option(names = "--summary", paramLabel = "P.json", description = "where to write the outcome")
-    private @Nullable Path summary;
+    @CommandLine.Mixin private Result result = new Result();
 
     @Override
     public Integer call() throws IOException {
@@ -97,7 +96,7 @@ final class ProveCommand implements Callable<Integer> {
                                             (seconds, volts, amps, each) -> {})
                                     .ampHours());
         }
-        Result.give(spec, summary, ProveFiles.json(test, predicted));
+        result.give(ProveFiles.json(test, predicted));
         return Exit.DONE;
     }
 }

@@ -4,7 +4,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -34,6 +33,7 @@ import pentacell.reports.NamePlate;
 import pentacell.reports.PackReport;
 import pentacell.reports.Paper;
 import pentacell.reports.PickListPdf;
+import pentacell.workshop.exchange.OutputFile;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -139,7 +139,11 @@ final class ReportCommand implements Callable<Integer> {
                     default -> ofPack(wanted, state.get(), errors);
                 };
         if (bytes.isEmpty()) return Exit.UNREADABLE_INPUT;
-        Files.write(out, bytes.get());
+        if (!Result.isStandardOutput(out)) OutputFile.write(out, bytes.get());
+        else {
+            System.out.write(bytes.get());
+            System.out.flush();
+        }
         return Exit.DONE;
     }
 

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import org.jspecify.annotations.Nullable;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.service.Watch;
 import pentacell.workshop.exchange.GroupLogCsv;
@@ -49,8 +48,7 @@ final class ServiceCommand implements Callable<Integer> {
 
     @CommandLine.Mixin private ChemistryOption chemistryOption = new ChemistryOption();
 
-    @Option(names = "--summary", paramLabel = "S.json", description = "where to write the findings")
-    private @Nullable Path summary;
+    @CommandLine.Mixin private Result result = new Result();
 
     @Override
     public Integer call() throws IOException {
@@ -64,7 +62,7 @@ final class ServiceCommand implements Callable<Integer> {
         GroupLog history = read.log().get();
         sayImpossible(errors, history);
         Watch watch = Watch.of(history, parallel);
-        Result.give(spec, summary, ServiceFiles.json(watch));
+        result.give(ServiceFiles.json(watch));
         watch.findings().forEach(finding -> errors.println(finding.sentence()));
         return Exit.DONE;
     }

@@ -33,7 +33,6 @@ import picocli.CommandLine.Option;
             "",
             "GROUPS.csv is what match --out writes: cell_id,group. LOT.csv has cell_id, capacity_mah and ir_mohm; with",
             "test_amps and test_end_volts the whole charge is found from how the capacity was measured.",
-            "The outcome goes to standard output as JSON as well.",
             "",
             "Example:",
             "  ./pentacell simulate --groups groups.csv --cells demo/lot.csv --load 10A --summary M.json"
@@ -92,8 +91,7 @@ final class SimulateCommand implements Callable<Integer> {
             description = "where to write time_s,pack_v,current_a,group_1_v …")
     private @Nullable Path out;
 
-    @Option(names = "--summary", paramLabel = "M.json", description = "where to write the outcome")
-    private @Nullable Path summary;
+    @CommandLine.Mixin private Result result = new Result();
 
     @Override
     public Integer call() throws IOException {
@@ -132,8 +130,8 @@ final class SimulateCommand implements Callable<Integer> {
         } catch (IllegalArgumentException endless) {
             throw Usage.wrong(spec, endless.getMessage() + "; take a larger load or --step");
         }
-        if (out != null) SafeCsv.write(out, SafeCsv.text(header(lot.groups().size()), lines));
-        Result.give(spec, summary, SimulationFiles.json(outcome, lot.cans()));
+        if (out != null) Result.write(spec, out, SafeCsv.text(header(lot.groups().size()), lines));
+        result.give(SimulationFiles.json(outcome, lot.cans()));
         return Exit.DONE;
     }
 

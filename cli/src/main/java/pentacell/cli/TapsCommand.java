@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import org.jspecify.annotations.Nullable;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapVerdict;
 import pentacell.workshop.exchange.TapFiles;
@@ -48,8 +47,7 @@ final class TapsCommand implements Callable<Integer> {
 
     @CommandLine.Mixin private ChemistryOption chemistryOption = new ChemistryOption();
 
-    @Option(names = "--summary", paramLabel = "T.json", description = "where to write the verdict")
-    private @Nullable Path summary;
+    @CommandLine.Mixin private Result result = new Result();
 
     @Override
     public Integer call() throws IOException {
@@ -61,7 +59,7 @@ final class TapsCommand implements Callable<Integer> {
         read.problems().forEach(problem -> errors.println(problem.text()));
         if (!read.problems().isEmpty()) return Exit.UNREADABLE_INPUT;
         TapVerdict verdict = TapCheck.of(read.volts(), chemistryOption.get());
-        Result.give(spec, summary, TapFiles.json(verdict));
+        result.give(TapFiles.json(verdict));
         verdict.faults().forEach(fault -> errors.println(fault.sentence()));
         return Exit.DONE;
     }

@@ -2,6 +2,8 @@ package pentacell.cli;
 
 import java.io.IOException;
 import java.io.PrintWriter;
+import java.io.Writer;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -16,6 +18,7 @@ import pentacell.core.unit.Count;
 import pentacell.workshop.exchange.CellCsv;
 import pentacell.workshop.exchange.CellRow;
 import pentacell.workshop.exchange.CellTable;
+import pentacell.workshop.exchange.OutputFile;
 import pentacell.workshop.exchange.SafeCsv;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -61,7 +64,8 @@ final class TriageCommand implements Callable<Integer> {
     @Option(
             names = "--out",
             paramLabel = "V.csv",
-            description = "where to write cell_id,verdict,reason; else standard output")
+            description =
+                    "also write the verdicts to this file; they go to standard output in any case")
     private @Nullable Path out;
 
     @Override
@@ -107,9 +111,16 @@ final class TriageCommand implements Callable<Integer> {
                                 .map(row -> verdict(row, index))
                                 .iterator();
         List<String> header = List.of("cell_id", "verdict", "reason");
+        if (out != null && !Result.isStandardOutput(out))
+            OutputFile.write(
+                    out,
+                    unfinished -> {
+                        try (Writer file = Files.newBufferedWriter(unfinished)) {
+                            SafeCsv.table(file, header, lines);
+                        }
+                    });
         PrintWriter output = spec.commandLine().getOut();
-        if (out != null) SafeCsv.write(out, header, lines);
-        else SafeCsv.table(output, header, lines);
+        SafeCsv.table(output, header, lines);
         output.flush();
         return Exit.DONE;
     }

@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import pentacell.workshop.exchange.SafeCsv;
+import pentacell.workshop.exchange.OutputFile;
 
 /// Asks where a file goes, makes it away from the UI thread, and says what became of it.
 public final class Saving {
@@ -28,8 +28,10 @@ public final class Saving {
                 .run(
                         () -> {
                             try {
-                                SafeCsv.writeBytes(file.get(), content.call());
+                                OutputFile.write(file.get(), content.call());
                                 return Optional.<String>empty();
+                            } catch (OutputFile.Refused | OutputFile.NotWritten failure) {
+                                return Optional.of(String.valueOf(failure.getMessage()));
                             } catch (IOException failure) {
                                 return Optional.of(
                                         "Could not write %s: %s. Choose another folder, or free some room."

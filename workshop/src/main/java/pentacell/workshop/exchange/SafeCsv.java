@@ -6,10 +6,6 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.io.Writer;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.List;
 
 /// Writes CSV (RFC 4180) that a spreadsheet opens as what it is: a text that would begin a formula
@@ -35,43 +31,6 @@ public final class SafeCsv {
         csv.writeRecord(header);
         for (List<String> line : lines) csv.writeRecord(line.stream().map(SafeCsv::safe).toList());
         csv.flush();
-    }
-
-    /// Writes a table line by line, whole or not at all.
-    public static void write(Path file, List<String> header, Iterable<List<String>> lines)
-            throws IOException {
-        wholeOrNot(
-                file,
-                half -> {
-                    try (Writer out = Files.newBufferedWriter(half)) {
-                        table(out, header, lines);
-                    }
-                });
-    }
-
-    /// Writes a text whole or not at all.
-    public static void write(Path file, String text) throws IOException {
-        writeBytes(file, text.getBytes(StandardCharsets.UTF_8));
-    }
-
-    /// Writes bytes whole or not at all: beside the target first, then moved onto it.
-    public static void writeBytes(Path file, byte[] bytes) throws IOException {
-        wholeOrNot(file, half -> Files.write(half, bytes));
-    }
-
-    private interface Content {
-        void writeTo(Path half) throws IOException;
-    }
-
-    private static void wholeOrNot(Path file, Content content) throws IOException {
-        Path target = file.toAbsolutePath();
-        Path half = Files.createTempFile(target.getParent(), ".", ".part");
-        try {
-            content.writeTo(half);
-            Files.move(half, target, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(half);
-        }
     }
 
     private static String safe(String text) {

@@ -75,7 +75,7 @@ final class ExchangeTest {
                             false,
                             random.nextInt(4) == 0 ? 2 : 1));
         Path file = folder.resolve("lot.csv");
-        SafeCsv.write(file, LotFiles.csv(lot));
+        OutputFile.write(file, LotFiles.csv(lot));
         CellTable table = CellCsv.read(file);
         assertEquals(List.of(), table.problems());
         assertEquals(
@@ -88,7 +88,7 @@ final class ExchangeTest {
         List<List<CellId>> groups =
                 List.of(List.of(new CellId("A"), new CellId("B")), List.of(new CellId("C")));
         Path file = folder.resolve("groups.csv");
-        SafeCsv.write(file, MatchFiles.groupsCsv(groups));
+        OutputFile.write(file, MatchFiles.groupsCsv(groups));
         LockCsv locks = LockCsv.read(file);
         assertEquals(List.of(), locks.problems());
         assertEquals(
@@ -211,7 +211,7 @@ final class ExchangeTest {
     void aFileThatCannotBeWrittenLeavesNothingHalfWritten() throws IOException {
         Path target = Files.createDirectory(folder.resolve("taken"));
         Files.writeString(target.resolve("inside"), "x");
-        assertThrows(IOException.class, () -> SafeCsv.write(target, "text"));
+        assertThrows(IOException.class, () -> OutputFile.write(target, "text"));
         try (Stream<Path> left = Files.list(folder)) {
             assertEquals(List.of(target), left.toList(), "no temporary file is left behind");
         }

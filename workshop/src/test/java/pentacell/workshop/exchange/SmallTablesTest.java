@@ -76,7 +76,7 @@ final class SmallTablesTest {
     @Test
     void theCatalogueIsReadBackAsItIsWritten() throws IOException {
         Path file = folder.resolve("models.csv");
-        SafeCsv.write(file, ModelCsv.text(TarnHollow.models()));
+        OutputFile.write(file, ModelCsv.text(TarnHollow.models()));
         ModelCsv read = ModelCsv.read(file);
         assertEquals(List.of(), read.problems());
         assertEquals(TarnHollow.models(), read.models());
