@@ -2,15 +2,15 @@ package pentacell.cli;
 
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import pentacell.core.Chapters;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
-import pentacell.workshop.logbook.Logbook;
+import pentacell.workshop.logbook.WorkshopReading;
 
 /// Reads a workshop, and a pack of it, for a command; what stands in the way is said.
 final class WorkshopPack {
@@ -18,12 +18,8 @@ final class WorkshopPack {
 
     /// What a workshop file holds; empty when it cannot be read.
     static Optional<WorkshopState> state(Path file, PrintWriter errors) {
-        if (!Files.isRegularFile(file)) {
-            errors.println(file + " is not there.");
-            return Optional.empty();
-        }
-        try (Logbook book = DemoWorkshop.opened(file)) {
-            return Optional.of(book.state());
+        try {
+            return Optional.of(WorkshopReading.of(file, Chapters.ALL));
         } catch (IOException refused) {
             errors.println(refused.getMessage());
             return Optional.empty();

@@ -108,7 +108,7 @@ final class Backups {
             Head head =
                     new JournalWalk(
                                     database,
-                                    Database.isSealed(database),
+                                    Database.pragma(database, "user_version"),
                                     Optional.empty(),
                                     act -> {},
                                     problems::add)

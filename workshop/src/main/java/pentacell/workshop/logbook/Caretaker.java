@@ -101,7 +101,7 @@ final class Caretaker implements AutoCloseable {
         if (file.gone().isPresent()) return;
         try (Connection database = Database.reading(file.file())) {
             List<Problem> problems = new ArrayList<>(Wholeness.deep(database));
-            problems.addAll(Wholeness.samples(database));
+            problems.addAll(Wholeness.samples(database, Database.FORMAT));
             if (problems.isEmpty()) {
                 backups.add(database, JournalRows.head(database), clock.instant());
                 return;

@@ -18,13 +18,16 @@ final class Database {
     static final int APPLICATION_ID = 0x50656e74;
 
     /// The file format this program writes; a file with a higher number is refused.
-    static final int FORMAT = 5;
+    static final int FORMAT = 6;
 
     /// The first format whose acts keep digests.
     static final int SEALED_FORMAT = 5;
 
     /// The first format with samples of test runs.
     static final int FIRST_WITH_SAMPLES = 3;
+
+    /// The first format whose acts seal the curves of the runs that end with them.
+    static final int FIRST_WITH_CURVE_SEALS = 6;
 
     private static final int BUSY_MILLISECONDS = 3000;
 

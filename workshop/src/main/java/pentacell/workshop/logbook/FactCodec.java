@@ -63,8 +63,9 @@ final class FactCodec {
 
     /// An act as it stands in a file.
     ///
+    /// @param seals of the runs that end with it
     /// @throws IllegalArgumentException when no chapter has one of its facts
-    RawAct raw(Act act) {
+    RawAct raw(Act act, List<CurveSeal> seals) {
         return new RawAct(
                 act.number(),
                 act.at().toString(),
@@ -76,7 +77,8 @@ final class FactCodec {
                                         kind(entry.fact()),
                                         cell(entry.fact()).map(CellId::text).orElse(null),
                                         body(entry.fact())))
-                        .toList());
+                        .toList(),
+                seals.isEmpty() ? null : CurveSeal.text(seals));
     }
 
     // made when something is written, for an opening only reads

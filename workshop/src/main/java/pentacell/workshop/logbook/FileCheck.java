@@ -114,12 +114,13 @@ public record FileCheck(
         JournalReading journal =
                 JournalReading.of(
                         database,
-                        format >= Database.SEALED_FORMAT,
+                        format,
                         known,
                         codec,
                         act -> act.facts().forEach(fact -> raw.put(fact.sequence(), fact)));
         problems.addAll(journal.problems());
-        if (format >= Database.FIRST_WITH_SAMPLES) problems.addAll(Wholeness.samples(database));
+        if (format >= Database.FIRST_WITH_SAMPLES)
+            problems.addAll(Wholeness.samples(database, format));
         return new FileCheck(
                 OptionalLong.of(format),
                 journal.acts().size(),

@@ -20,8 +20,8 @@ import pentacell.workshop.logbook.Problem.Kind;
 record JournalReading(List<Act> acts, Head head, long facts, List<Problem> problems) {
     /// Reads the journal, strictly.
     static JournalReading of(
-            Connection database, boolean isSealed, Optional<Head> known, FactCodec codec) {
-        return of(database, isSealed, known, codec, raw -> {});
+            Connection database, long format, Optional<Head> known, FactCodec codec) {
+        return of(database, format, known, codec, raw -> {});
     }
 
     /// Reads the journal, strictly.
@@ -29,7 +29,7 @@ record JournalReading(List<Act> acts, Head head, long facts, List<Problem> probl
     /// @param raw takes each act as it stands in the file
     static JournalReading of(
             Connection database,
-            boolean isSealed,
+            long format,
             Optional<Head> known,
             FactCodec codec,
             Consumer<RawAct> raw) {
@@ -38,7 +38,7 @@ record JournalReading(List<Act> acts, Head head, long facts, List<Problem> probl
         JournalWalk walk =
                 new JournalWalk(
                         database,
-                        isSealed,
+                        format,
                         known,
                         act -> {
                             raw.accept(act);

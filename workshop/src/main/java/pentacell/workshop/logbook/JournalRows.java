@@ -20,7 +20,7 @@ final class JournalRows {
             throws SQLException {
         try (PreparedStatement ofAct =
                         database.prepareStatement(
-                                "INSERT INTO act (act, at, words, digest) VALUES (?, ?, ?, ?)");
+                                "INSERT INTO act (act, at, words, digest, curves) VALUES (?, ?, ?, ?, ?)");
                 PreparedStatement ofFact =
                         database.prepareStatement(
                                 "INSERT INTO fact (sequence, act, kind, cell, body) VALUES (?, ?, ?, ?, ?)")) {
@@ -30,6 +30,7 @@ final class JournalRows {
                 ofAct.setString(2, act.at());
                 ofAct.setString(3, act.words());
                 ofAct.setString(4, heads.get(i).digest());
+                ofAct.setString(5, act.curves());
                 ofAct.execute();
                 for (RawFact fact : act.facts()) {
                     ofFact.setLong(1, fact.sequence());
@@ -58,7 +59,13 @@ final class JournalRows {
     /// Gives every act of a journal that has none its digest.
     static void sealAll(Connection database) throws SQLException {
         List<RawAct> acts = new ArrayList<>();
-        new JournalWalk(database, false, Optional.empty(), acts::add, problem -> {}).walk();
+        new JournalWalk(
+                        database,
+                        Database.SEALED_FORMAT - 1,
+                        Optional.empty(),
+                        acts::add,
+                        problem -> {})
+                .walk();
         try (PreparedStatement row =
                 database.prepareStatement("UPDATE act SET digest = ? WHERE act = ?")) {
             for (Head each : Chain.heads(Head.START, acts)) {

@@ -17,7 +17,7 @@ import pentacell.workshop.logbook.Problem.Kind;
 /// order. It reads only; what cannot be read ends it, with a problem that says so.
 final class JournalWalk {
     private final Connection database;
-    private final boolean isSealed;
+    private final long format;
     private final Consumer<RawAct> acts;
     private final Consumer<Problem> problems;
     private final Chain chain = new Chain();
@@ -27,24 +27,29 @@ final class JournalWalk {
     private long facts;
     private boolean isOfKnownHistory = true;
 
-    /// @param isSealed whether the acts of this file keep digests
+    /// @param format of the file: acts of older ones keep no digests, or no seals of curves
     /// @param known where the journal is known to have been, if anything is known
     /// @param acts takes every act that has its row
     /// @param problems takes what is wrong, in the order it is found
     JournalWalk(
             Connection database,
-            boolean isSealed,
+            long format,
             Optional<Head> known,
             Consumer<RawAct> acts,
             Consumer<Problem> problems) {
         this.database = database;
-        this.isSealed = isSealed;
+        this.format = format;
         this.known = known;
         this.acts = acts;
         this.problems = problems;
     }
 
-    private record Row(long number, String at, String words, @Nullable String digest) {}
+    private record Row(
+            long number,
+            String at,
+            String words,
+            @Nullable String digest,
+            @Nullable String curves) {}
 
     private record Fact(long act, RawFact fact) {}
 
@@ -79,9 +84,14 @@ final class JournalWalk {
     }
 
     private String actQuery() {
-        return isSealed
-                ? "SELECT act, at, words, digest FROM act ORDER BY act"
-                : "SELECT act, at, words, NULL FROM act ORDER BY act";
+        return "SELECT act, at, words, %s, %s FROM act ORDER BY act"
+                .formatted(
+                        isSealed() ? "digest" : "NULL",
+                        format >= Database.FIRST_WITH_CURVE_SEALS ? "curves" : "NULL");
+    }
+
+    private boolean isSealed() {
+        return format >= Database.SEALED_FORMAT;
     }
 
     private void merge(ResultSet actRows, ResultSet factRows) throws SQLException {
@@ -102,7 +112,12 @@ final class JournalWalk {
     private Optional<Row> row(ResultSet rows) throws SQLException {
         if (!rows.next()) return Optional.empty();
         return Optional.of(
-                new Row(rows.getLong(1), text(rows, 2), text(rows, 3), rows.getString(4)));
+                new Row(
+                        rows.getLong(1),
+                        text(rows, 2),
+                        text(rows, 3),
+                        rows.getString(4),
+                        rows.getString(5)));
     }
 
     private Optional<Fact> fact(ResultSet rows) throws SQLException {
@@ -154,11 +169,11 @@ final class JournalWalk {
                             + " missing there");
             isBroken = true;
         }
-        RawAct act = new RawAct(row.number(), row.at(), row.words(), own);
+        RawAct act = new RawAct(row.number(), row.at(), row.words(), own, row.curves());
         String computed = chain.next(head.digest(), act);
         String stored = row.digest();
         // behind something that is missing, the digest that is there is all there is to go on with
-        if (isSealed && !isBroken && !computed.equals(stored))
+        if (isSealed() && !isBroken && !computed.equals(stored))
             say(
                     Kind.CHANGED_ACT,
                     "act " + row.number(),
@@ -170,7 +185,7 @@ final class JournalWalk {
                 new Head(
                         row.number(),
                         head.sequence(),
-                        isSealed && stored != null ? stored : computed);
+                        isSealed() && stored != null ? stored : computed);
         known.filter(then -> then.act() == row.number())
                 .ifPresent(then -> isOfKnownHistory = then.digest().equals(head.digest()));
         acts.accept(act);

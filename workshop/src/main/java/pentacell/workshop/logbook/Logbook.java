@@ -15,6 +15,7 @@ import java.util.function.DoubleConsumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import pentacell.core.Chapters;
+import pentacell.core.cell.RunFact;
 import pentacell.core.journal.Act;
 import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Entry;
@@ -212,8 +213,21 @@ public final class Logbook implements AutoCloseable {
     }
 
     private void commit(List<Act> acts) throws LogbookException {
-        file.add(acts.stream().map(codec::raw).toList());
+        List<RawAct> raw = new ArrayList<>(acts.size());
+        for (Act act : acts) raw.add(codec.raw(act, seals(act)));
+        file.add(raw);
         journal.addAll(acts);
+    }
+
+    /// Seals of the runs that an act ends; of a run without samples there is none.
+    private List<CurveSeal> seals(Act act) throws LogbookException {
+        List<CurveSeal> seals = new ArrayList<>();
+        for (Entry each : act.entries())
+            if (each.fact() instanceof RunFact.RunEnded ended) {
+                SampleLog log = samples(ended.run());
+                if (log.size() > 0) seals.add(CurveSeal.of(ended.run(), log));
+            }
+        return seals;
     }
 
     /// Lets go of the file; what is under way in the background is waited for.

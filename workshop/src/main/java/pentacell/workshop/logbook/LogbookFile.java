@@ -141,6 +141,8 @@ final class LogbookFile {
                 return damaged(empty());
             database = connecting.connect(file);
             Optional<Opening> obstacle = prepare(database);
+            // a new file has an identity only now
+            if (!lock.takeIdentity(file)) return new Refused(FileLock.taken(file));
             Opening opening =
                     obstacle.isPresent() ? obstacle.get() : openPrepared(database, lock, progress);
             if (!(opening instanceof Opened)) JournalFile.closeQuietly(database);
@@ -212,7 +214,7 @@ final class LogbookFile {
         JournalReading journal =
                 JournalReading.of(
                         database,
-                        format >= Database.SEALED_FORMAT,
+                        format,
                         known.read(),
                         new FactCodec(chapters),
                         told(progress, JournalRows.lastSequence(database)));
@@ -285,7 +287,7 @@ final class LogbookFile {
                     Connection database = Database.reading(snapshot.file())) {
                 new JournalWalk(
                                 database,
-                                false,
+                                Database.pragma(database, "user_version"),
                                 Optional.empty(),
                                 act -> {
                                     last[0] = Math.max(last[0], act.number());

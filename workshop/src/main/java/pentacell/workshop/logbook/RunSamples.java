@@ -8,6 +8,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.zip.DataFormatException;
 import pentacell.core.measure.SampleLog;
 
@@ -74,6 +75,37 @@ final class RunSamples {
             while (rows.next()) runs.add(rows.getString(1));
         }
         return runs;
+    }
+
+    /// Samples that are missing between the blocks of a run, in words; empty when none are.
+    Optional<String> gap(String run) throws SQLException {
+        try (PreparedStatement query =
+                database.prepareStatement(
+                        "SELECT first, count FROM run_samples WHERE run = ? ORDER BY first")) {
+            query.setString(1, run);
+            try (ResultSet row = query.executeQuery()) {
+                long next = 0;
+                while (row.next()) {
+                    if (row.getLong(1) != next)
+                        return Optional.of(
+                                "samples %d to %d are missing".formatted(next, row.getLong(1) - 1));
+                    next += row.getLong(2);
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /// What the acts of the file say of the curves of their runs.
+    List<CurveSeal> seals() throws SQLException {
+        List<CurveSeal> seals = new ArrayList<>();
+        try (Statement statement = database.createStatement();
+                ResultSet rows =
+                        statement.executeQuery(
+                                "SELECT curves FROM act WHERE curves IS NOT NULL ORDER BY act")) {
+            while (rows.next()) seals.addAll(CurveSeal.parse(rows.getString(1)));
+        }
+        return seals;
     }
 
     SampleLog read(String run) throws SQLException {

@@ -3,9 +3,11 @@ package pentacell.workshop.logbook;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -16,6 +18,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 import pentacell.core.journal.Amendment;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.state.Chapter;
@@ -28,6 +31,7 @@ public final class Salvage {
     private final FactCodec codec;
     private final TreeMap<Long, ActRow> acts = new TreeMap<>();
     private final TreeMap<Long, FactRow> facts = new TreeMap<>();
+    private final Map<String, SampleLog> curves = new TreeMap<>();
     private final List<Problem> lost = new ArrayList<>();
     private long fromCopy;
 
@@ -47,7 +51,7 @@ public final class Salvage {
         }
     }
 
-    private record ActRow(String at, String words, String digest) {}
+    private record ActRow(String at, String words, String digest, @Nullable String curves) {}
 
     private record FactRow(long act, RawFact fact) {}
 
@@ -63,48 +67,169 @@ public final class Salvage {
         Optional<Head> known = new KnownHead(file).read();
         Optional<Backups.Copy> copy = new Backups(file).newestWhole();
         try (Snapshot snapshot = Snapshot.of(file)) {
+            snapshot.admitThatItsEndIsGone();
             salvage.read(snapshot.file(), known.map(Head::act).orElse(0L));
             salvage.leaveOutWhatCannotBe();
             if (copy.isPresent()) salvage.fill(copy.get().file());
+            salvage.judgeCurves();
             if (salvage.facts.isEmpty())
                 throw new IOException("nothing in " + file + " can be read.");
             long saved = salvage.facts.size();
             List<RawAct> journal = salvage.journal(known);
+            // under its name only when it is whole
+            Path unfinished = to.resolveSibling("." + to.getFileName() + ".unfinished");
             try {
-                salvage.write(to, journal, snapshot.file());
+                Files.deleteIfExists(unfinished);
+                salvage.write(unfinished, journal);
+                Files.move(unfinished, to, StandardCopyOption.ATOMIC_MOVE);
             } catch (SQLException failure) {
-                Files.deleteIfExists(to);
                 throw new IOException(Faults.writing(to, failure), failure);
+            } finally {
+                for (String ending : List.of("", "-wal", "-shm"))
+                    Files.deleteIfExists(
+                            unfinished.resolveSibling(unfinished.getFileName() + ending));
             }
             return new Saved(to, journal.size(), saved, salvage.fromCopy, salvage.lost);
         }
     }
 
     private void read(Path file, long knownActs) throws IOException {
+        boolean isWhole = false;
         try (Connection database = Database.reading(file)) {
-            TableScan.read(
-                    database,
-                    "SELECT act, at, words, %s FROM act"
-                            .formatted(Database.isSealed(database) ? "digest" : "NULL"),
-                    "act",
-                    knownActs,
-                    row ->
-                            acts.put(
-                                    row.getLong(1),
-                                    new ActRow(
-                                            text(row, 2),
-                                            text(row, 3),
-                                            Objects.requireNonNullElse(row.getString(4), ""))));
-            TableScan.read(
-                    database,
-                    "SELECT sequence, act, kind, cell, body FROM fact",
-                    "sequence",
-                    0,
-                    row -> facts.put(row.getLong(1), fact(row)));
+            isWhole =
+                    TableScan.read(
+                            database,
+                            "SELECT act, at, words, %s, %s FROM act"
+                                    .formatted(
+                                            Database.isSealed(database) ? "digest" : "NULL",
+                                            Database.pragma(database, "user_version")
+                                                            >= Database.FIRST_WITH_CURVE_SEALS
+                                                    ? "curves"
+                                                    : "NULL"),
+                            "act",
+                            knownActs,
+                            row ->
+                                    acts.put(
+                                            row.getLong(1),
+                                            new ActRow(
+                                                    text(row, 2),
+                                                    text(row, 3),
+                                                    Objects.requireNonNullElse(
+                                                            row.getString(4), ""),
+                                                    row.getString(5))));
+            isWhole &=
+                    TableScan.read(
+                            database,
+                            "SELECT sequence, act, kind, cell, body FROM fact",
+                            "sequence",
+                            0,
+                            row -> facts.put(row.getLong(1), fact(row)));
+            readCurves(database);
         } catch (SQLException unreadable) {
-            // then there is only the copy
+            // then there are only its pages, and the copy
             lost.add(new Problem(Kind.UNREADABLE_PAGES, "file", Faults.plain(unreadable)));
+            isWhole = false;
         }
+        if (!isWhole) readPages(file);
+    }
+
+    /// What the tree of the file no longer leads to.
+    private void readPages(Path file) {
+        SalvagedBlocks blocks = new SalvagedBlocks();
+        try (PageScan pages = PageScan.of(file)) {
+            pages.read((number, columns) -> {
+                if (!takeAct(number, columns) && !takeFact(number, columns)) blocks.take(columns);
+            });
+        } catch (IOException unreadable) {
+            lost.add(
+                    new Problem(
+                            Kind.UNREADABLE_PAGES,
+                            "pages",
+                            String.valueOf(unreadable.getMessage())));
+        }
+        blocks.logs()
+                .forEach((run, log) ->
+                        curves.merge(
+                                run,
+                                log,
+                                (one, other) -> one.size() >= other.size() ? one : other));
+    }
+
+    private boolean takeAct(long number, List<@Nullable Object> columns) {
+        boolean isAct =
+                columns.size() >= 3
+                        && columns.size() <= 5
+                        && columns.get(0) == null
+                        && columns.get(1) instanceof String
+                        && columns.get(2) instanceof String;
+        if (isAct)
+            acts.putIfAbsent(
+                    number,
+                    new ActRow(
+                            (String) columns.get(1),
+                            (String) columns.get(2),
+                            columns.size() > 3 && columns.get(3) instanceof String digest
+                                    ? digest
+                                    : "",
+                            columns.size() > 4 && columns.get(4) instanceof String seals
+                                    ? seals
+                                    : null));
+        return isAct;
+    }
+
+    private boolean takeFact(long number, List<@Nullable Object> columns) {
+        boolean isFact =
+                columns.size() == 5
+                        && columns.get(0) == null
+                        && columns.get(1) instanceof Long
+                        && columns.get(2) instanceof String
+                        && columns.get(4) instanceof String;
+        if (isFact)
+            facts.putIfAbsent(
+                    number,
+                    new FactRow(
+                            (Long) columns.get(1),
+                            new RawFact(
+                                    number,
+                                    (String) columns.get(2),
+                                    columns.get(3) instanceof String cell ? cell : null,
+                                    (String) columns.get(4))));
+        return isFact;
+    }
+
+    private void readCurves(Connection database) {
+        RunSamples samples = new RunSamples(database);
+        for (String run : runs(database, samples)) {
+            try {
+                curves.put(run, samples.read(run));
+            } catch (SQLException damaged) {
+                lost.add(new Problem(Kind.UNREADABLE_SAMPLES, "run " + run, Faults.plain(damaged)));
+            }
+        }
+    }
+
+    /// Says which curves are not those that their runs ended with.
+    private void judgeCurves() {
+        for (CurveSeal seal : seals()) {
+            SampleLog log = curves.getOrDefault(seal.run(), new SampleLog.Builder().build());
+            if (seal.holds(log)) continue;
+            lost.add(
+                    new Problem(
+                            Kind.UNREADABLE_SAMPLES,
+                            "run " + seal.run(),
+                            log.size() < seal.samples()
+                                    ? "%d of its %d samples are lost"
+                                            .formatted(seal.samples() - log.size(), seal.samples())
+                                    : "its samples are not those it ended with, and were taken as they are"));
+        }
+    }
+
+    private List<CurveSeal> seals() {
+        return acts.values().stream()
+                .map(ActRow::curves)
+                .filter(Objects::nonNull)
+                .flatMap(text -> CurveSeal.parse(Objects.requireNonNull(text)).stream())
+                .toList();
     }
 
     private static FactRow fact(ResultSet row) throws SQLException {
@@ -142,6 +267,13 @@ public final class Salvage {
                 facts.values().removeIf(row -> row.act() == act);
             }
         other.acts.forEach(acts::putIfAbsent);
+        for (CurveSeal seal : seals()) {
+            SampleLog kept = other.curves.get(seal.run());
+            SampleLog own = curves.get(seal.run());
+            if (kept != null && seal.holds(kept) && (own == null || !seal.holds(own)))
+                curves.put(seal.run(), kept);
+        }
+        other.curves.forEach(curves::putIfAbsent);
         other.facts.forEach((sequence, row) -> {
             FactRow own = facts.get(sequence);
             if (own != null && problemWith(own.fact()).isEmpty()) return;
@@ -201,7 +333,8 @@ public final class Salvage {
                                     each.getKey(),
                                     each.getValue().at(),
                                     each.getValue().words(),
-                                    byAct.getOrDefault(each.getKey(), List.of())));
+                                    byAct.getOrDefault(each.getKey(), List.of()),
+                                    each.getValue().curves()));
             if (!computed.equals(digest)) changed.add(each.getKey());
         }
         return changed;
@@ -255,10 +388,16 @@ public final class Salvage {
                                 Kind.MISSING_ACT,
                                 "act " + number,
                                 "what it was called and when it was logged are lost"));
-                row = new ActRow(at, row == null ? "lost, salvaged" : row.words(), "");
+                row = new ActRow(at, row == null ? "lost, salvaged" : row.words(), "", null);
             }
             at = row.at();
-            journal.add(new RawAct(number, at, row.words(), byAct.getOrDefault(number, List.of())));
+            journal.add(
+                    new RawAct(
+                            number,
+                            at,
+                            row.words(),
+                            byAct.getOrDefault(number, List.of()),
+                            sealedAnew(row)));
         }
         return journal;
     }
@@ -336,21 +475,31 @@ public final class Salvage {
         return new RawFact(sequence, codec.kind(fact), null, codec.body(fact));
     }
 
-    private void write(Path fresh, List<RawAct> journal, Path from) throws SQLException {
+    /// The seals of an act over what is left of its curves.
+    private @Nullable String sealedAnew(ActRow row) {
+        if (row.curves() == null) return null;
+        List<CurveSeal> seals =
+                CurveSeal.parse(row.curves()).stream()
+                        .filter(seal -> curves.containsKey(seal.run()))
+                        .map(seal ->
+                                CurveSeal.of(
+                                        seal.run(), Objects.requireNonNull(curves.get(seal.run()))))
+                        .toList();
+        return seals.isEmpty() ? null : CurveSeal.text(seals);
+    }
+
+    private void write(Path fresh, List<RawAct> journal) throws SQLException {
         try (Connection database = Database.connect(fresh)) {
             Database.create(database);
             JournalRows.insert(database, journal, Chain.heads(Head.START, journal));
-            copySamples(from, new RunSamples(database));
-            database.commit();
-        }
-    }
-
-    private void copySamples(Path from, RunSamples to) throws SQLException {
-        try (Connection database = Database.reading(from)) {
             RunSamples samples = new RunSamples(database);
-            for (String run : runs(database, samples)) {
-                Optional<SampleLog> log = samples(samples, run);
-                if (log.isPresent()) to.put(run, log.get());
+            for (Map.Entry<String, SampleLog> each : curves.entrySet())
+                samples.put(each.getKey(), each.getValue());
+            database.commit();
+            // all of it into the one file that is moved to its place
+            database.setAutoCommit(true);
+            try (Statement statement = database.createStatement()) {
+                statement.execute("PRAGMA wal_checkpoint(TRUNCATE)");
             }
         }
     }
@@ -363,15 +512,6 @@ public final class Salvage {
         } catch (SQLException unreadable) {
             lost.add(new Problem(Kind.UNREADABLE_SAMPLES, "samples", Faults.plain(unreadable)));
             return List.of();
-        }
-    }
-
-    private Optional<SampleLog> samples(RunSamples samples, String run) {
-        try {
-            return Optional.of(samples.read(run));
-        } catch (SQLException damaged) {
-            lost.add(new Problem(Kind.UNREADABLE_SAMPLES, "run " + run, Faults.plain(damaged)));
-            return Optional.empty();
         }
     }
 }

@@ -17,20 +17,33 @@ final class SampleColumns {
 
     private SampleColumns() {}
 
+    static long microseconds(SampleLog log, int sample) {
+        return Math.round(1e6 * log.seconds(sample));
+    }
+
+    static long microvolts(SampleLog log, int sample) {
+        return Math.round(1e6 * log.volts(sample));
+    }
+
+    static long microamps(SampleLog log, int sample) {
+        return Math.round(1e6 * log.amps(sample));
+    }
+
+    static long centicelsius(SampleLog log, int sample) {
+        double celsius = log.celsius(sample);
+        return Double.isFinite(celsius) ? Math.round(1e2 * celsius) : NO_TEMPERATURE;
+    }
+
     static byte[] pack(SampleLog log, int from, int until) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         Differences time = new Differences(bytes);
-        for (int i = from; i < until; i++) time.accept(Math.round(1e6 * log.seconds(i)));
+        for (int i = from; i < until; i++) time.accept(microseconds(log, i));
         Differences volts = new Differences(bytes);
-        for (int i = from; i < until; i++) volts.accept(Math.round(1e6 * log.volts(i)));
+        for (int i = from; i < until; i++) volts.accept(microvolts(log, i));
         Differences amps = new Differences(bytes);
-        for (int i = from; i < until; i++) amps.accept(Math.round(1e6 * log.amps(i)));
+        for (int i = from; i < until; i++) amps.accept(microamps(log, i));
         Differences celsius = new Differences(bytes);
-        for (int i = from; i < until; i++)
-            celsius.accept(
-                    Double.isFinite(log.celsius(i))
-                            ? Math.round(1e2 * log.celsius(i))
-                            : NO_TEMPERATURE);
+        for (int i = from; i < until; i++) celsius.accept(centicelsius(log, i));
         Deflater deflater = new Deflater();
         deflater.setInput(bytes.toByteArray());
         deflater.finish();

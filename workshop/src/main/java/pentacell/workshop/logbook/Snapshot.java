@@ -1,8 +1,11 @@
 package pentacell.workshop.logbook;
 
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.FileTime;
 import org.slf4j.LoggerFactory;
 
@@ -36,6 +39,27 @@ final class Snapshot implements AutoCloseable {
         } catch (IOException failure) {
             snapshot.close();
             throw failure;
+        }
+    }
+
+    /// Lets a copy whose end is gone be read as far as it goes: its header says a number of pages,
+    /// and nothing is read of a file that has fewer (SQLite file format, database header: page size
+    /// at 16, change counter at 24, pages at 28, valid for which change at 92).
+    void admitThatItsEndIsGone() throws IOException {
+        try (FileChannel channel =
+                FileChannel.open(file, StandardOpenOption.READ, StandardOpenOption.WRITE)) {
+            ByteBuffer header = ByteBuffer.allocate(100);
+            if (channel.read(header, 0) < 100) return;
+            int size = header.getShort(16) & 0xffff;
+            long pageSize = size == 1 ? 1 << 16 : size;
+            if (pageSize < 512) return;
+            long pages = (channel.size() + pageSize - 1) / pageSize;
+            if ((header.getInt(28) & 0xffffffffL) <= pages && channel.size() % pageSize == 0)
+                return;
+            long missing = pages * pageSize - channel.size();
+            if (missing > 0) channel.write(ByteBuffer.allocate((int) missing), channel.size());
+            channel.write(ByteBuffer.allocate(4).putInt((int) pages).flip(), 28);
+            channel.write(ByteBuffer.allocate(4).putInt(header.getInt(24)).flip(), 92);
         }
     }
 

@@ -19,8 +19,11 @@ final class TableScan {
 
     /// Reads a table in the order of its key; behind a row that cannot be read it goes on key by
     /// key, and in one go again as soon as one can be.
-    static void read(Connection database, String select, String key, long atLeastTo, Row taker)
+    ///
+    /// @return whether all of it could be read
+    static boolean read(Connection database, String select, String key, long atLeastTo, Row taker)
             throws SQLException {
+        boolean isWhole = true;
         long next = 1;
         long failures = 0;
         try (PreparedStatement onwards =
@@ -30,12 +33,13 @@ final class TableScan {
                         database.prepareStatement(select + " WHERE " + key + " = ?")) {
             while (true) {
                 long[] read = {next - 1};
-                if (readOn(onwards, next, taker, read)) return;
+                if (readOn(onwards, next, taker, read)) return isWhole;
+                isWhole = false;
                 if (read[0] >= next) failures = 0;
                 next = read[0] + 1;
                 while (!readOne(single, next, taker)) {
                     next++;
-                    if (++failures > GIVEN_UP_AFTER && next > atLeastTo) return;
+                    if (++failures > GIVEN_UP_AFTER && next > atLeastTo) return false;
                 }
                 next++;
             }

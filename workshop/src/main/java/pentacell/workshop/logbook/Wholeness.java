@@ -5,7 +5,11 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import pentacell.core.measure.SampleLog;
 import pentacell.workshop.logbook.Problem.Kind;
 
 /// Whether what lies around the journal of a file is whole: its pages, its indexes, its samples.
@@ -37,23 +41,48 @@ final class Wholeness {
         return problems;
     }
 
-    /// Runs whose samples cannot be read.
-    static List<Problem> samples(Connection database) {
+    /// Runs whose samples cannot be read, or are not those they ended with.
+    static List<Problem> samples(Connection database, long format) {
         List<Problem> problems = new ArrayList<>();
         RunSamples samples = new RunSamples(database);
         try {
-            for (String run : samples.runs()) {
-                try {
-                    samples.read(run);
-                } catch (SQLException damaged) {
-                    problems.add(
-                            new Problem(
-                                    Kind.UNREADABLE_SAMPLES, "run " + run, Faults.plain(damaged)));
-                }
+            List<CurveSeal> seals =
+                    format >= Database.FIRST_WITH_CURVE_SEALS ? samples.seals() : List.of();
+            Set<String> runs = new LinkedHashSet<>(samples.runs());
+            seals.forEach(seal -> runs.add(seal.run()));
+            for (String run : runs) {
+                List<CurveSeal> own =
+                        seals.stream().filter(each -> each.run().equals(run)).toList();
+                problemOf(samples, run, own)
+                        .ifPresent(sentence ->
+                                problems.add(
+                                        new Problem(
+                                                Kind.UNREADABLE_SAMPLES, "run " + run, sentence)));
             }
         } catch (SQLException failure) {
             problems.add(new Problem(Kind.UNREADABLE_SAMPLES, "samples", Faults.plain(failure)));
         }
         return problems;
+    }
+
+    /// What is wrong with the samples of a run; empty when nothing is.
+    ///
+    /// @param seals what acts say of it
+    static Optional<String> problemOf(RunSamples samples, String run, List<CurveSeal> seals) {
+        try {
+            SampleLog log = samples.read(run);
+            Optional<String> gap = samples.gap(run);
+            if (gap.isPresent()) return gap;
+            return seals.stream()
+                    .filter(seal -> !seal.holds(log))
+                    .findFirst()
+                    .map(seal ->
+                            log.size() < seal.samples()
+                                    ? "%d of its %d samples are missing"
+                                            .formatted(seal.samples() - log.size(), seal.samples())
+                                    : "its samples are not those it ended with");
+        } catch (SQLException damaged) {
+            return Optional.of(Faults.plain(damaged));
+        }
     }
 }
