@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import pentacell.core.Chapters;
 import pentacell.instruments.demo.DemoRuns;
+import pentacell.workshop.PersonFolder;
 import pentacell.workshop.demo.TarnHollow;
 import pentacell.workshop.exchange.OutputFile;
 import pentacell.workshop.logbook.Logbook;
@@ -35,7 +36,7 @@ final class DemoWorkshop {
 
     /// The demo's folder of the person who is logged in.
     static Path folderOfPerson() {
-        return Path.of(System.getProperty("user.home"), ".pentacell", "demo");
+        return PersonFolder.path().resolve("demo");
     }
 
     /// Puts the demo in a file, in the place of whatever was there.

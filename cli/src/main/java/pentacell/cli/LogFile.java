@@ -9,27 +9,22 @@ import ch.qos.logback.core.rolling.FixedWindowRollingPolicy;
 import ch.qos.logback.core.rolling.RollingFileAppender;
 import ch.qos.logback.core.rolling.SizeBasedTriggeringPolicy;
 import ch.qos.logback.core.spi.ContextAwareBase;
+import ch.qos.logback.core.status.NopStatusListener;
+import ch.qos.logback.core.util.Duration;
 import ch.qos.logback.core.util.FileSize;
-import java.nio.file.Path;
 import org.slf4j.Logger;
+import pentacell.workshop.PersonFolder;
 
 /// Where the program's own log goes: a file of the person's, turned over at a megabyte. Set up in
 /// code, for reading it from a file would hold up every start.
 public final class LogFile extends ContextAwareBase implements Configurator {
-    /// The newest of the files.
-    static Path newest() {
-        return folder().resolve("log.txt");
-    }
-
-    private static Path folder() {
-        return Path.of(System.getProperty("user.home"), ".pentacell");
-    }
-
     @Override
     public ExecutionStatus configure(LoggerContext context) {
+        // nothing of its own on standard output, which belongs to results
+        context.getStatusManager().add(new NopStatusListener());
         RollingFileAppender<ILoggingEvent> file = new RollingFileAppender<>();
         file.setContext(context);
-        file.setFile(newest().toString());
+        file.setFile(PersonFolder.log().toString());
         // what was told before a crash is what one wants to read
         file.setImmediateFlush(true);
 
@@ -42,7 +37,7 @@ public final class LogFile extends ContextAwareBase implements Configurator {
         FixedWindowRollingPolicy older = new FixedWindowRollingPolicy();
         older.setContext(context);
         older.setParent(file);
-        older.setFileNamePattern(folder().resolve("log.%i.txt").toString());
+        older.setFileNamePattern(PersonFolder.path().resolve("log.%i.txt").toString());
         older.setMinIndex(1);
         older.setMaxIndex(3);
         older.start();
@@ -51,6 +46,8 @@ public final class LogFile extends ContextAwareBase implements Configurator {
         SizeBasedTriggeringPolicy<ILoggingEvent> full = new SizeBasedTriggeringPolicy<>();
         full.setContext(context);
         full.setMaxFileSize(FileSize.valueOf("1MB"));
+        // looked at with every line: in a flood a minute is hundreds of megabytes
+        full.setCheckIncrement(Duration.buildByMilliseconds(0));
         full.start();
         file.setTriggeringPolicy(full);
         file.start();

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.slf4j.LoggerFactory;
+import pentacell.workshop.PersonFolder;
 import pentacell.workshop.exchange.OutputFile;
 import pentacell.workshop.logbook.LogbookException;
 import picocli.CommandLine;
@@ -22,6 +23,8 @@ import picocli.CommandLine.Command;
         footer = {
             "",
             "Also: ./pentacell test   sets up what is missing and runs every test.",
+            "Inputs are files or streams (-, /dev/stdin, <(…)), streams up to 1 GiB, JSON up to 32 MiB.",
+            "Outputs replace a file that is there, never an input, a workshop, a folder or a device; - stands for none.",
             "Exit codes: 0 done, 1 internal error, 2 wrong usage, 3 no solution under the limits, 4 unreadable input."
         })
 public final class Main implements Runnable {
@@ -101,7 +104,9 @@ public final class Main implements Runnable {
         if (arguments.length > 0 && COMMANDS.containsKey(arguments[0]))
             line.addSubcommand(COMMANDS.get(arguments[0]));
         else COMMANDS.values().forEach(line::addSubcommand);
-        return line.setCaseInsensitiveEnumValuesAllowed(true)
+        return line.setOut(PlainText.printer(line.getOut()))
+                .setErr(PlainText.printer(line.getErr()))
+                .setCaseInsensitiveEnumValuesAllowed(true)
                 .setExecutionStrategy(FilesOfCommand::run)
                 .setExecutionExceptionHandler((fault, command, parsed) ->
                         fault instanceof OutputFile.Refused
@@ -112,7 +117,8 @@ public final class Main implements Runnable {
 
     private static int faultOfOurs(Exception fault, PrintWriter errors) {
         LoggerFactory.getLogger(Main.class).error("command failed", fault);
-        errors.println("pentacell: internal error (" + fault + "). The log is " + LogFile.newest());
+        errors.println(
+                "pentacell: internal error (" + fault + "). The log is " + PersonFolder.log());
         return Exit.FAULT_OF_OURS;
     }
 

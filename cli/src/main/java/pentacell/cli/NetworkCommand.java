@@ -31,6 +31,7 @@ import picocli.CommandLine.Option;
             "LAYOUT.json: cells [{id, positive, negative (nodes), volts (at rest), milliohms}]; conductors [{id, from, to (nodes),",
             "and milliohms, or material (copper, nickel, plated-steel, aluminium), lengthMillimetres and widthMillimetres,",
             "thicknessMillimetres, or areaSquareMillimetres, or awg; layers}]; terminals {positive, negative}.",
+            "A file may be up to 32 MiB.",
             "",
             "Example:",
             "  ./pentacell network --layout layout.json --load=20A --summary N.json",

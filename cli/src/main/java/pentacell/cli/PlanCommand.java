@@ -35,6 +35,7 @@ import picocli.CommandLine.Option;
             "format, price}; box {lengthMillimetres, widthMillimetres, heightMillimetres}; charger {volts, amps, supplyWatts}; board",
             "{series, chemistry, continuousAmps, peakAmps, balanceLeads}: what they mean is under cautions. With --stock the cell is the mean of the",
             "table's cells where NEED.json says nothing, and there are no more than those.",
+            "A file may be up to 32 MiB.",
             "",
             "Example:",
             "  ./pentacell plan --need need.json --stock demo/lot.csv --summary PLAN.json",

@@ -211,7 +211,7 @@ final class BuildCommandsTest {
                 "\"positive\": \"p0\", \"negative\": \"n0\"}} | \"positive\": \"zz\", \"negative\": \"n0\"}} | hangs on nothing",
                 "\"from\": \"n0\", \"to\": \"n1\" | \"from\": \"q\", \"to\": \"r\" | node q is joined to no cell",
                 "\"from\": \"n0\", \"to\": \"n1\", \"milliohms\": 0.5 | \"from\": \"n0\", \"to\": \"p0\", \"milliohms\": 0 | cell A is shorted",
-                "\"milliohms\": 50} | \"milliohms\": \"x\"} | cells[0]: milliohms: expected a number",
+                "\"milliohms\": 50} | \"milliohms\": \"x\"} | cells[0].milliohms: expected a number",
                 "\"nickel\" | \"gold\" | conductors[0]: material is copper",
                 "\"terminals\" | \"ends\" | terminals: is missing",
                 "\"cells\" | \"cells | is not JSON"

@@ -4,6 +4,7 @@ import static org.mockito.Mockito.mock;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.lang.reflect.Field;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -31,6 +32,8 @@ import javafx.stage.Stage;
 import org.awaitility.Awaitility;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
+import org.testfx.api.FxToolkitContext;
+import org.testfx.service.support.FiredEvents;
 import org.testfx.util.WaitForAsyncUtils;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
@@ -65,6 +68,7 @@ public final class BenchFixture implements AutoCloseable {
     private BenchFixture(int width, int height, Function<FileAsk, Workbench> maker)
             throws TimeoutException {
         Stage stage = FxToolkit.registerPrimaryStage();
+        letGoOfEvents();
         bench =
                 WaitForAsyncUtils.waitForAsyncFx(
                         30_000,
@@ -85,6 +89,17 @@ public final class BenchFixture implements AutoCloseable {
                             return made;
                         });
         hands = new Hands(stage);
+    }
+
+    /// The test library keeps every event there ever was, and so every node that had one.
+    private static void letGoOfEvents() {
+        try {
+            Field kept = FxToolkitContext.class.getDeclaredField("firedEvents");
+            kept.setAccessible(true);
+            ((FiredEvents) kept.get(FxToolkit.toolkitContext())).stopStoringFiredEvents();
+        } catch (ReflectiveOperationException changed) {
+            throw new IllegalStateException(changed);
+        }
     }
 
     /// The interface with a workshop file that is made when it is not there.

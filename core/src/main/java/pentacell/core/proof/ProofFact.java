@@ -66,14 +66,14 @@ public sealed interface ProofFact extends Fact {
     /// The temperature of a place of the layout under load, in °C.
     record WarmRead(String pack, Spot spot, double celsius) implements ProofFact {
         public WarmRead {
-            Limit.TEMPERATURE.checked(celsius);
+            Limit.WARMTH.checked(celsius);
         }
     }
 
     /// How warm it was around the pack, in °C, and what else warmed it, such as the sun.
     record AmbientRead(String pack, double celsius, String note) implements ProofFact {
         public AmbientRead {
-            Limit.TEMPERATURE.checked(celsius);
+            Limit.WARMTH.checked(celsius);
         }
     }
 

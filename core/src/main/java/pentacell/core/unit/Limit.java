@@ -23,12 +23,15 @@ public enum Limit {
             Math.nextDown(1000),
             "a current is above 0 and under 1000 A",
             "a current above 0 and under 1000 A"),
-    /// Temperature of a can in °C, above −40 and under 80.
+    /// Temperature of a cell under test in °C, above −40 and under 80.
     TEMPERATURE(
             Math.nextUp(-40),
             Math.nextDown(80),
             "a cell is tested above −40 and under 80 °C",
-            "a temperature above −40 and under 80 °C");
+            "a temperature above −40 and under 80 °C"),
+    /// What a thermometer can read on a can or beside it in °C, −50 to 500: a can that burns is a
+    /// fact as well.
+    WARMTH(-50, 500, "a thermometer reads −50 to 500 °C", "a temperature from −50 to 500 °C");
 
     private final double least;
     private final double most;

@@ -42,7 +42,7 @@ public sealed interface UseFact extends Fact {
     /// The temperature of a can was read while the pack rested near full, in °C.
     record CanWarm(String pack, CellId cell, double celsius) implements UseFact {
         public CanWarm {
-            Limit.TEMPERATURE.checked(celsius);
+            Limit.WARMTH.checked(celsius);
         }
     }
 

@@ -23,6 +23,7 @@ import pentacell.core.unit.NumberText;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.Form;
+import pentacell.desktop.kit.WhenShown;
 
 /// The form that puts a donor on the bench.
 public final class DonorForm {
@@ -73,7 +74,8 @@ public final class DonorForm {
                                         : ""));
         offer(desk.ledger().state());
         known.ifPresent(this::fill);
-        desk.ledger().stateProperty().subscribe(this::offer);
+        WhenShown.run(
+                form, desk.ledger().expectedProperty(), () -> offer(desk.ledger().expected()));
         kind.textProperty().subscribe(text -> propose());
         form.onVerb(this::add);
     }

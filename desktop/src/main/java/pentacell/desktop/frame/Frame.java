@@ -64,6 +64,7 @@ public final class Frame {
                         800);
         theme.applyTo(scene);
         applyScale();
+        Mishap.listen(desk.notices());
         find.attach();
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
         desk.selection()

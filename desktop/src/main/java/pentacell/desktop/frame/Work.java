@@ -36,7 +36,7 @@ public final class Work implements AutoCloseable {
     }
 
     void failed(Throwable failure) {
-        trouble.accept("Internal error: " + failure);
+        trouble.accept(Mishap.words(failure));
     }
 
     /// Takes no more work; what was begun is cancelled.

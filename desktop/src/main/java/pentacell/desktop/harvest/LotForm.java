@@ -18,6 +18,7 @@ import pentacell.core.unit.Count;
 import pentacell.core.unit.NumberText;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Form;
+import pentacell.desktop.kit.WhenShown;
 
 /// The form that logs a bought lot.
 final class LotForm {
@@ -50,16 +51,17 @@ final class LotForm {
         postage = form.text("lot-postage", "Postage, travel", "0");
         bought = form.text("lot-date", "Bought on", "2026-03-01");
         minutes = form.text("lot-minutes", "Minutes spent", "0");
-        desk.ledger()
-                .stateProperty()
-                .subscribe(state ->
-                        code.setPromptText(
-                                DonorCode.proposeLot(Purchases.of(state).lots().keySet())
-                                        + " proposed"));
+        WhenShown.run(form, desk.ledger().expectedProperty(), this::propose);
         bought.setPromptText(today().toString());
         currency.setPromptText(usualCurrency());
         form.onVerb(this::add);
         known.ifPresent(this::fill);
+    }
+
+    private void propose() {
+        code.setPromptText(
+                DonorCode.proposeLot(Purchases.of(desk.ledger().expected()).lots().keySet())
+                        + " proposed");
     }
 
     static Form create(Desk desk) {

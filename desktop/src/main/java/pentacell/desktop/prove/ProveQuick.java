@@ -25,6 +25,7 @@ import pentacell.core.proof.ProofFact;
 import pentacell.core.proof.Proofs;
 import pentacell.core.prove.ProvedPack;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Limit;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.OneFactLines;
@@ -174,13 +175,11 @@ final class ProveQuick {
 
     private static OptionalDouble celsius(String text) {
         OptionalDouble read = NumberText.parse(text.replaceFirst("°?c$", ""));
-        return read.isPresent() && read.getAsDouble() >= -50 && read.getAsDouble() <= 150
-                ? read
-                : OptionalDouble.empty();
+        return Limit.WARMTH.holds(read.orElse(Double.NaN)) ? read : OptionalDouble.empty();
     }
 
     private static QuickLine noCelsius(String text) {
-        return new QuickLine.No("\"%s\": expected °C".formatted(text));
+        return new QuickLine.No("\"%s\": expected %s".formatted(text, Limit.WARMTH.expected()));
     }
 
     private static QuickLine noGroup(int series) {

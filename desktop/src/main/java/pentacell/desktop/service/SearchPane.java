@@ -80,8 +80,8 @@ final class SearchPane extends VBox {
                         "It reads / V",
                         "",
                         "the voltage of the can, or its °C",
-                        -10,
-                        150,
+                        -50,
+                        500,
                         message::setText);
         lines = new LineQueue(reading.field(), model.desk().notices(), text -> enter());
         faces = new FacesPicture("faces-search", false, model.desk().work().lane("faces"));

@@ -16,6 +16,7 @@ import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
 import pentacell.core.service.CanSearch;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Limit;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 import pentacell.core.use.UseFact;
@@ -130,8 +131,8 @@ final class ServiceQuick {
                                                     Quantity.VOLTAGE.text(figure), "at rest")),
                                     new UseFact.CanProbed(pack, cell, figure));
             case HEATER ->
-                    figure < -50 || figure > 150
-                            ? new QuickLine.No("a can is −50 to 150 °C")
+                    !Limit.WARMTH.holds(figure)
+                            ? new QuickLine.No(Limit.WARMTH.sentence())
                             : new QuickLine.ToLog(
                                     "Warmth of " + cell,
                                     List.of(

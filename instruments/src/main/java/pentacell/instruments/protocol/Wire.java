@@ -6,6 +6,7 @@ import java.util.Optional;
 import pentacell.core.bay.Programme;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /// Messages as lines of text.
@@ -55,6 +56,16 @@ public final class Wire {
     /// @throws NotUnderstoodException when the line is no message of this protocol
     public static Ask ask(String line) throws NotUnderstoodException {
         return read(line, Ask.class);
+    }
+
+    /// Whether a line is meant as a message to an instrument, known or not: an object that asks.
+    public static boolean isAsking(String line) {
+        try {
+            JsonNode node = JSON.readTree(line);
+            return node != null && node.isObject() && node.path("ask").isString();
+        } catch (JacksonException none) {
+            return false;
+        }
     }
 
     /// Reads what was told.

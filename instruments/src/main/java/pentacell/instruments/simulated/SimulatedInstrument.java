@@ -159,9 +159,16 @@ public final class SimulatedInstrument implements AutoCloseable {
         }
 
         void listen() {
-            try (LineReader in = new LineReader(socket.getInputStream())) {
-                for (Optional<String> line = in.next(); line.isPresent(); line = in.next())
-                    answers(line.get()).forEach(this::send);
+            try {
+                // the socket is closed when the answers are out
+                LineReader in = new LineReader(socket.getInputStream());
+                Optional<String> line = in.next();
+                // a browser begins with a request of its own, whatever a page lets it send after
+                if (line.isEmpty() || !Wire.isAsking(line.get())) {
+                    LOG.warn("a connection that did not begin with a message was ended");
+                    return;
+                }
+                for (; line.isPresent(); line = in.next()) answers(line.get()).forEach(this::send);
             } catch (IOException gone) {
                 LOG.debug("a connection ended", gone);
             } finally {

@@ -110,6 +110,8 @@ final class SocketTest {
                 "hello                                                     | not understood"
             })
     void whatItWillNotDoIsRefusedWithAReason(String line, String why) throws IOException {
+        say("{\"ask\":\"identify\",\"id\":6}");
+        next("identity");
         say(line.replace('\'', '"').replace("P}", PROGRAMME + "}"));
         assertTrue(next("refused").get("why").asString().contains(why), line);
         // and the line stays open

@@ -46,7 +46,10 @@ public record CellTable(
         /// The problem as printed: `tray.csv:17: column 3 "IR": "5O.2" is not a number (letter
         /// O?)`.
         public String text() {
-            return line > 0 ? fileName + ":" + line + ": " + sentence : fileName + ": " + sentence;
+            String text =
+                    line > 0 ? fileName + ":" + line + ": " + sentence : fileName + ": " + sentence;
+            // what a file holds must not act on a terminal
+            return text.replaceAll("\\p{Cntrl}", "\ufffd");
         }
     }
 }

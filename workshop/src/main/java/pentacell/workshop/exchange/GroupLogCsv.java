@@ -50,6 +50,8 @@ public final class GroupLogCsv {
     private double voltFactor;
     private final LogCelsius celsius = new LogCelsius();
     private final BitSet fahrenheit = new BitSet();
+    private int names;
+    private int tooMany;
     private int skipped;
 
     private GroupLogCsv(String name) {
@@ -70,11 +72,13 @@ public final class GroupLogCsv {
         GroupLogCsv reader = new GroupLogCsv(String.valueOf(file.getFileName()));
         try {
             NumberRows rows = new NumberRows();
-            try (CsvReader<NumberRows.Row> csv = LogText.of(file).rows(rows)) {
+            LogText text = LogText.of(file);
+            try (CsvReader<NumberRows.Row> csv = text.rows(rows)) {
                 Iterator<NumberRows.Row> lines = csv.iterator();
                 if (lines.hasNext() && reader.header(lines.next(), rows))
                     ReadAhead.forEach(lines, reader::line);
             }
+            reader.sayIfAllHaveTooMany(text.separator());
         } catch (NoSuchFileException missing) {
             reader.problem(0, "there is no such file");
         } catch (IOException | CsvParseException failure) {
@@ -124,6 +128,7 @@ public final class GroupLogCsv {
                             .formatted(found.keySet(), groups));
             return false;
         }
+        names = line.fields;
         probes = probe.size();
         int[] fields = new int[2 + groups + probes];
         fields[TIME] = time;
@@ -139,6 +144,11 @@ public final class GroupLogCsv {
 
     private void line(NumberRows.Row line) {
         if (line.isBlank()) return;
+        if (line.filled > names) {
+            tooMany++;
+            problem(line.line, Surplus.sentence(line.filled, names));
+            return;
+        }
         for (int value = 0; value <= CURRENT + groups; value++)
             if (!Double.isFinite(line.values[value])) {
                 problem(
@@ -157,6 +167,11 @@ public final class GroupLogCsv {
         into.take(line.line, line.values[TIME], sample);
     }
 
+    private void sayIfAllHaveTooMany(char separator) {
+        if (tooMany > 0 && timeline.filter(read -> read.size() > 0).isEmpty())
+            problems.add(0, new Problem(name, 0, Surplus.verdict(separator, true)));
+    }
+
     private static String name(int value) {
         return switch (value) {
             case TIME -> "time";
@@ -172,6 +187,8 @@ public final class GroupLogCsv {
 
     private Read finish() {
         timeline.ifPresent(LogTimeline::end);
+        if (hasDeadColumns())
+            return new Read(Optional.empty(), List.copyOf(problems), skipped, List.copyOf(notes));
         Optional<GroupLog> log = timeline.filter(read -> read.size() > 0).map(this::log);
         if (log.filter(each -> each.size() > 0).isEmpty()) {
             if (problems.isEmpty()) problem(0, "has no lines under its column names");
@@ -179,6 +196,26 @@ public final class GroupLogCsv {
         }
         celsius.say(notes::add);
         return new Read(log, List.copyOf(problems), skipped, List.copyOf(notes));
+    }
+
+    /// A column that never holds a voltage is no group: its lead is off, or it is not used.
+    private boolean hasDeadColumns() {
+        if (timeline.filter(read -> read.size() > 0).isEmpty()) return false;
+        boolean isAny = false;
+        for (int g = 1; g <= groups; g++) {
+            Column volts = timeline.get().column(g);
+            if (volts.most() > 0) continue;
+            isAny = true;
+            problem(
+                    0,
+                    "group %d reads %s in every line, expected a voltage: leave the column out if there is no such group, or read its lead again"
+                            .formatted(
+                                    g,
+                                    volts.most() == volts.least()
+                                            ? LogNumber.text(volts.most()) + " V"
+                                            : "0 V or less"));
+        }
+        return isAny;
     }
 
     private GroupLog log(LogTimeline read) {

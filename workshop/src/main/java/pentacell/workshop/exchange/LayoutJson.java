@@ -1,7 +1,5 @@
 package pentacell.workshop.exchange;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -15,9 +13,8 @@ import pentacell.core.conductor.Conductor;
 import pentacell.core.conductor.Material;
 import pentacell.core.conductor.Section;
 import pentacell.workshop.exchange.CellTable.Problem;
-import tools.jackson.core.JacksonException;
+import pentacell.workshop.exchange.JsonFile.Range;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -25,13 +22,13 @@ import tools.jackson.databind.node.ObjectNode;
 public final class LayoutJson {
     private static final int DIGITS = 6;
     private static final int MOST_HOT = 50;
+    private static final Range LAYERS = new Range(1, 1000, "a number of layers, 1 to 1000");
 
-    private final String fileName;
+    private final JsonFile file;
     private final double celsius;
-    private final List<Problem> problems = new ArrayList<>();
 
-    private LayoutJson(String fileName, double celsius) {
-        this.fileName = fileName;
+    private LayoutJson(JsonFile file, double celsius) {
+        this.file = file;
         this.celsius = celsius;
     }
 
@@ -48,74 +45,94 @@ public final class LayoutJson {
     /// Reads a layout.
     ///
     /// @param celsius of the conductors whose material is named
-    public static Read read(Path file, double celsius) {
-        LayoutJson reader = new LayoutJson(String.valueOf(file.getFileName()), celsius);
-        Optional<Layout> layout = Optional.empty();
-        try {
-            JsonNode root = JsonMapper.shared().readTree(Files.readString(file));
-            layout = Optional.of(reader.layout(root));
-        } catch (IOException unreadable) {
-            reader.complain("", "cannot be read: " + unreadable.getMessage());
-        } catch (JacksonException broken) {
-            reader.problems.add(
-                    new Problem(
-                            reader.fileName,
-                            Math.max(0, broken.getLocation().getLineNr()),
-                            "is not JSON: " + broken.getOriginalMessage()));
-        }
-        return reader.problems.isEmpty()
+    public static Read read(Path named, double celsius) {
+        JsonFile file = new JsonFile(String.valueOf(named.getFileName()));
+        Optional<Layout> layout =
+                file.read(named).map(root -> new LayoutJson(file, celsius).layout(root));
+        return file.problems().isEmpty()
                 ? new Read(layout, List.of())
-                : new Read(Optional.empty(), List.copyOf(reader.problems));
+                : new Read(Optional.empty(), file.problems());
     }
 
     private Layout layout(JsonNode root) {
         List<Network.Cell> cells = new ArrayList<>();
         List<Network.Wire> wires = new ArrayList<>();
         Set<String> ids = new HashSet<>();
-        for (JsonNode each : list(root, "cells")) {
-            String place = "cells[%d].".formatted(cells.size() + problems.size());
-            keep(place, () -> cells.add(cell(each)));
-        }
-        for (Network.Cell each : cells)
-            if (!ids.add(each.id())) complain("cells", "two cells are called " + each.id());
-        for (JsonNode each : list(root, "conductors")) {
-            String place = "conductors[%d].".formatted(wires.size() + problems.size());
-            keep(place, () -> wires.add(wire(each)));
-        }
+        each(
+                root,
+                "cells",
+                (path, node) -> {
+                    Network.Cell cell = cell(path, node);
+                    if (!ids.add(cell.id()))
+                        file.complain(
+                                path, "two cells are called " + JsonFile.shortened(cell.id()));
+                    cells.add(cell);
+                });
         ids.clear();
-        for (Network.Wire each : wires)
-            if (!ids.add(each.id()))
-                complain("conductors", "two conductors are called " + each.id());
-        JsonNode terminals = root.get("terminals");
-        if (terminals == null || !terminals.isObject()) {
-            complain("terminals", "is missing; expected {\"positive\": …, \"negative\": …}");
-            return new Layout(cells, wires, "", "");
-        }
-        return new Layout(cells, wires, text(terminals, "positive"), text(terminals, "negative"));
+        each(
+                root,
+                "conductors",
+                (path, node) -> {
+                    Network.Wire wire = wire(path, node);
+                    if (!ids.add(wire.id()))
+                        file.complain(
+                                path, "two conductors are called " + JsonFile.shortened(wire.id()));
+                    wires.add(wire);
+                });
+        String[] terminals = {"", ""};
+        JsonNode said = root.get("terminals");
+        if (said == null || !said.isObject())
+            file.complain("terminals", "is missing; expected {\"positive\": …, \"negative\": …}");
+        else
+            keep(
+                    "terminals",
+                    () -> {
+                        terminals[0] = text(said, "positive");
+                        terminals[1] = text(said, "negative");
+                    });
+        return new Layout(cells, wires, terminals[0], terminals[1]);
     }
 
-    private void keep(String place, Runnable reading) {
+    private interface Part {
+        void read(String path, JsonNode node);
+    }
+
+    private void each(JsonNode root, String name, Part part) {
+        JsonNode list = root.get(name);
+        if (list == null || !list.isArray()) {
+            file.complain(name, "is missing; expected a list […]");
+            return;
+        }
+        for (int i = 0; i < list.size(); i++) {
+            String path = "%s[%d]".formatted(name, i);
+            JsonNode node = list.get(i);
+            keep(path, () -> part.read(path, node));
+        }
+    }
+
+    private void keep(String path, Runnable reading) {
         try {
             reading.run();
         } catch (IllegalArgumentException wrong) {
-            complain(place.substring(0, place.length() - 1), String.valueOf(wrong.getMessage()));
+            // what was complained of already has no words
+            if (wrong.getMessage() != null) file.complain(path, wrong.getMessage());
         }
     }
 
-    private Network.Cell cell(JsonNode node) {
+    private Network.Cell cell(String path, JsonNode node) {
         return new Network.Cell(
                 text(node, "id"),
                 text(node, "positive"),
                 text(node, "negative"),
-                required(node, "volts"),
-                required(node, "milliohms") / 1000);
+                required(path, node, "volts", Range.ANY),
+                required(path, node, "milliohms", Range.OVER_ZERO) / 1000);
     }
 
-    private Network.Wire wire(JsonNode node) {
+    private Network.Wire wire(String path, JsonNode node) {
         String id = text(node, "id");
         String from = text(node, "from");
         String to = text(node, "to");
-        OptionalDouble milliohms = optional(node, "milliohms");
+        OptionalDouble milliohms = file.number(node, path, "milliohms", Range.FROM_ZERO);
         if (milliohms.isPresent() && !node.hasNonNull("material"))
             return new Network.Wire(
                     id, from, to, milliohms.getAsDouble() / 1000, OptionalDouble.empty());
@@ -125,28 +142,29 @@ public final class LayoutJson {
                         .orElseThrow(() ->
                                 new IllegalArgumentException(
                                         "material is copper, nickel, plated-steel or aluminium, was \"%s\""
-                                                .formatted(named)));
-        double layers = optional(node, "layers").orElse(1);
+                                                .formatted(JsonFile.shortened(named))));
+        double layers = file.number(node, path, "layers", LAYERS).orElse(1);
         Conductor conductor =
                 new Conductor(
                         material,
-                        section(node),
-                        required(node, "lengthMillimetres") / 1000,
+                        section(path, node),
+                        required(path, node, "lengthMillimetres", Range.OVER_ZERO) / 1000,
                         (int) layers);
         double ohms =
                 milliohms.isPresent() ? milliohms.getAsDouble() / 1000 : conductor.ohms(celsius);
         return new Network.Wire(id, from, to, ohms, OptionalDouble.of(conductor.allowed().amps()));
     }
 
-    private Section section(JsonNode node) {
-        OptionalDouble area = optional(node, "areaSquareMillimetres");
+    private Section section(String path, JsonNode node) {
+        OptionalDouble area = file.number(node, path, "areaSquareMillimetres", Range.OVER_ZERO);
         if (area.isPresent()) return new Section.Area(area.getAsDouble());
         JsonNode gauge = node.get("awg");
         if (gauge != null && !gauge.isNull()) return Section.Round.ofAwg(gauge(gauge));
-        OptionalDouble diameter = optional(node, "diameterMillimetres");
+        OptionalDouble diameter = file.number(node, path, "diameterMillimetres", Range.OVER_ZERO);
         if (diameter.isPresent()) return new Section.Round(diameter.getAsDouble());
         return new Section.Strip(
-                required(node, "widthMillimetres"), required(node, "thicknessMillimetres"));
+                required(path, node, "widthMillimetres", Range.OVER_ZERO),
+                required(path, node, "thicknessMillimetres", Range.OVER_ZERO));
     }
 
     private static int gauge(JsonNode node) {
@@ -154,18 +172,8 @@ public final class LayoutJson {
         String text = node.asString("");
         if (text.matches("[2-4]/0")) return '1' - text.charAt(0);
         if (text.matches("\\d{1,2}")) return Integer.parseInt(text);
-        throw new IllegalArgumentException("awg is a gauge such as 12 or \"2/0\", was " + node);
-    }
-
-    private List<JsonNode> list(JsonNode root, String name) {
-        JsonNode child = root.get(name);
-        if (child == null || !child.isArray()) {
-            complain(name, "is missing; expected a list […]");
-            return List.of();
-        }
-        List<JsonNode> all = new ArrayList<>();
-        child.forEach(all::add);
-        return all;
+        throw new IllegalArgumentException(
+                "awg is a gauge such as 12 or \"2/0\", was " + JsonFile.shortened(node.toString()));
     }
 
     /// A name; numbers are names as well.
@@ -176,23 +184,12 @@ public final class LayoutJson {
         return value.asString("");
     }
 
-    private static double required(JsonNode node, String name) {
-        return optional(node, name)
-                .orElseThrow(() ->
-                        new IllegalArgumentException(name + " is missing; expected a number"));
-    }
-
-    private static OptionalDouble optional(JsonNode node, String name) {
-        JsonNode value = node.get(name);
-        if (value == null || value.isNull()) return OptionalDouble.empty();
-        if (value.isNumber() && Double.isFinite(value.asDouble()))
-            return OptionalDouble.of(value.asDouble());
-        throw new IllegalArgumentException("%s: expected a number, was %s".formatted(name, value));
-    }
-
-    private void complain(String field, String sentence) {
-        problems.add(
-                new Problem(fileName, 0, field.isEmpty() ? sentence : field + ": " + sentence));
+    private double required(String path, JsonNode node, String name, Range range) {
+        boolean isMissing = node.get(name) == null || node.get(name).isNull();
+        if (isMissing)
+            throw new IllegalArgumentException(name + " is missing; expected " + range.words());
+        return file.number(node, path, name, range)
+                .orElseThrow(() -> new IllegalArgumentException((String) null));
     }
 
     /// What flows, as a file.

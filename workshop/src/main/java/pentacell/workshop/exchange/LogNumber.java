@@ -57,6 +57,13 @@ final class LogNumber {
         return negative ? -value : value;
     }
 
+    /// A number as it is written, without a point where it is whole.
+    static String text(double value) {
+        return value == Math.rint(value) && Math.abs(value) < 1e9
+                ? String.valueOf((long) value)
+                : String.valueOf(value);
+    }
+
     /// A value of a column in the base unit. A milli is divided by a thousand, not multiplied by a
     /// number that is none exactly: 3684.5 mV are what "3.6845" is read as.
     static double scaled(double value, double factor) {

@@ -1,9 +1,6 @@
 package pentacell.workshop.exchange;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -23,7 +20,7 @@ import pentacell.core.need.Window;
 import pentacell.core.plan.CellSupply;
 import pentacell.core.plan.NeedLine;
 import pentacell.workshop.exchange.CellTable.Problem;
-import tools.jackson.core.JacksonException;
+import pentacell.workshop.exchange.JsonFile.Range;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -31,11 +28,10 @@ import tools.jackson.databind.json.JsonMapper;
 public final class NeedJson {
     private static final String USUAL_FORMAT = "18650";
 
-    private final String fileName;
-    private final List<Problem> problems = new ArrayList<>();
+    private final JsonFile file;
 
-    private NeedJson(String fileName) {
-        this.fileName = fileName;
+    private NeedJson(JsonFile file) {
+        this.file = file;
     }
 
     /// A need as it was read, and the cells to meet it with.
@@ -83,39 +79,41 @@ public final class NeedJson {
     ///
     /// @param stock the cells there are, when a table of them was given; those of another chemistry
     ///   are passed over
-    public static Read read(Path file, Optional<List<Candidate>> stock) {
-        NeedJson reader = new NeedJson(String.valueOf(file.getFileName()));
+    public static Read read(Path named, Optional<List<Candidate>> stock) {
+        JsonFile file = new JsonFile(String.valueOf(named.getFileName()));
+        NeedJson reader = new NeedJson(file);
         Optional<Asked> need = Optional.empty();
         try {
-            JsonNode root = JsonMapper.shared().readTree(Files.readString(file));
-            if (!root.isObject()) reader.complain("", "expected an object {…}");
-            else need = reader.need(root, stock);
-        } catch (IOException unreadable) {
-            reader.complain("", "cannot be read: " + unreadable.getMessage());
-        } catch (JacksonException broken) {
-            reader.problems.add(
-                    new Problem(
-                            reader.fileName,
-                            Math.max(0, broken.getLocation().getLineNr()),
-                            "is not JSON: " + broken.getOriginalMessage()));
+            need = file.read(named).flatMap(root -> reader.whole(root, stock));
         } catch (IllegalArgumentException wrong) {
-            reader.complain("", String.valueOf(wrong.getMessage()));
+            file.complain("", String.valueOf(wrong.getMessage()));
         }
-        return reader.problems.isEmpty()
-                ? new Read(need, List.of())
-                : new Read(Optional.empty(), List.copyOf(reader.problems));
+        return reader.result(need);
+    }
+
+    private Read result(Optional<Asked> asked) {
+        return file.problems().isEmpty()
+                ? new Read(asked, List.of())
+                : new Read(Optional.empty(), file.problems());
+    }
+
+    private Optional<Asked> whole(JsonNode root, Optional<List<Candidate>> stock) {
+        if (root.isObject()) return need(root, stock);
+        file.complain("", "expected an object {…}");
+        return Optional.empty();
     }
 
     /// A need typed in one line, of the mean cells of a stock.
     public static Read of(NeedLine line, List<Candidate> stock) {
-        NeedJson reader = new NeedJson("--line");
-        line.problems().forEach(problem -> reader.complain("", problem));
+        JsonFile file = new JsonFile("--line");
+        NeedJson reader = new NeedJson(file);
+        line.problems().forEach(problem -> file.complain("", problem));
         Chemistry chemistry = line.chemistry().orElse(Chemistry.NMC);
         Stock cells = Stock.of(stock, chemistry);
         Optional<Asked> asked = Optional.empty();
         try {
             Optional<MeanCell> cell = reader.cell(Optional.empty(), chemistry, Optional.of(cells));
-            if (reader.problems.isEmpty() && cell.isPresent())
+            if (file.problems().isEmpty() && cell.isPresent())
                 asked =
                         Optional.of(
                                 new Asked(
@@ -123,37 +121,37 @@ public final class NeedJson {
                                         CellSupply.assumed(
                                                 cell.get(), OptionalInt.of(cells.cells()))));
         } catch (IllegalArgumentException wrong) {
-            reader.complain("", String.valueOf(wrong.getMessage()));
+            file.complain("", String.valueOf(wrong.getMessage()));
         }
-        return new Read(asked, List.copyOf(reader.problems));
+        return reader.result(asked);
     }
 
     private Optional<Asked> need(JsonNode root, Optional<List<Candidate>> candidates) {
         Chemistry chemistry = chemistry(root.get("chemistry"));
         Optional<Stock> stock = candidates.map(cells -> Stock.of(cells, chemistry));
         JsonNode device = part(root, "device");
-        double low = optional(device, "device.", "lowTripVolts").orElse(0);
-        double high = required(device, "device.", "highTripVolts");
+        double low = optional(device, "device", "lowTripVolts").orElse(0);
+        double high = required(device, "device", "highTripVolts");
         JsonNode load = part(root, "load");
-        double steady = required(load, "load.", "steadyWatts");
+        double steady = required(load, "load", "steadyWatts");
         Optional<JsonNode> wanted = child(root, "wanted");
         Optional<MeanCell> cell = cell(child(root, "cell"), chemistry, stock);
-        if (!problems.isEmpty() || cell.isEmpty()) return Optional.empty();
+        if (!file.problems().isEmpty() || cell.isEmpty()) return Optional.empty();
         LoadItem drawn =
-                new LoadItem("", steady, 1, optional(load, "load.", "peakWatts").orElse(steady));
+                new LoadItem("", steady, 1, optional(load, "load", "peakWatts").orElse(steady));
         Losses losses =
                 new Losses(
-                        optional(load, "load.", "efficiency").orElse(1),
-                        optional(load, "load.", "idleWatts").orElse(0));
+                        optional(load, "load", "efficiency").orElse(1),
+                        optional(load, "load", "idleWatts").orElse(0));
         OptionalInt most =
                 stock.isPresent() ? OptionalInt.of(stock.get().cells()) : OptionalInt.empty();
         Need need =
                 Need.of(chemistry, new Window(low, high), List.of(drawn))
                         .with(change ->
                                 change.losses(losses)
-                                        .surgeWatts(optional(load, "load.", "surgeWatts"))
+                                        .surgeWatts(optional(load, "load", "surgeWatts"))
                                         .wattHoursPerKilometre(
-                                                optional(load, "load.", "wattHoursPerKilometre"))
+                                                optional(load, "load", "wattHoursPerKilometre"))
                                         .hours(wanted(wanted, "hours"))
                                         .kilometres(wanted(wanted, "kilometres"))
                                         .box(child(root, "box").map(this::box))
@@ -165,51 +163,53 @@ public final class NeedJson {
     }
 
     private OptionalDouble wanted(Optional<JsonNode> wanted, String name) {
-        return wanted.map(each -> optional(each, "wanted.", name)).orElse(OptionalDouble.empty());
+        return wanted.map(each -> optional(each, "wanted", name)).orElse(OptionalDouble.empty());
     }
 
     private Box box(JsonNode node) {
         return new Box(
-                required(node, "box.", "lengthMillimetres"),
-                required(node, "box.", "widthMillimetres"),
-                required(node, "box.", "heightMillimetres"));
+                required(node, "box", "lengthMillimetres"),
+                required(node, "box", "widthMillimetres"),
+                required(node, "box", "heightMillimetres"));
     }
 
     private Charger charger(JsonNode node) {
         return new Charger(
-                required(node, "charger.", "volts"),
-                required(node, "charger.", "amps"),
-                optional(node, "charger.", "supplyWatts"));
+                required(node, "charger", "volts"),
+                required(node, "charger", "amps"),
+                optional(node, "charger", "supplyWatts"));
     }
 
     private Board board(JsonNode node, Chemistry pack) {
-        double continuous = required(node, "board.", "continuousAmps");
+        double continuous = required(node, "board", "continuousAmps");
         JsonNode leads = node.get("balanceLeads");
         if (leads != null && !leads.isNull() && !leads.isBoolean())
-            complain("board.balanceLeads", "expected true or false, was " + leads);
+            file.complain(
+                    "board.balanceLeads",
+                    "expected true or false, was " + JsonFile.shortened(leads.toString()));
         JsonNode said = node.get("chemistry");
         return new Board(
-                (int) required(node, "board.", "series"),
+                (int) required(node, "board", "series"),
                 said == null || said.isNull() ? pack : chemistry(said),
                 continuous,
-                optional(node, "board.", "peakAmps").orElse(continuous),
+                optional(node, "board", "peakAmps").orElse(continuous),
                 leads == null || !leads.isBoolean() || leads.asBoolean());
     }
 
     private Optional<MeanCell> cell(
             Optional<JsonNode> said, Chemistry chemistry, Optional<Stock> stock) {
         if (said.isEmpty() && stock.isEmpty()) {
-            complain("cell", "is missing: say what a cell is like, or give --stock");
+            file.complain("cell", "is missing: say what a cell is like, or give --stock");
             return Optional.empty();
         }
         JsonNode cell = said.orElse(JsonMapper.shared().createObjectNode());
-        OptionalDouble capacity = optional(cell, "cell.", "capacityMah");
-        OptionalDouble milliohms = optional(cell, "cell.", "milliohms");
+        OptionalDouble capacity = optional(cell, "cell", "capacityMah");
+        OptionalDouble milliohms = optional(cell, "cell", "milliohms");
         if (capacity.isEmpty() && stock.isPresent() && stock.get().cells() > 0)
             capacity = OptionalDouble.of(stock.get().milliampHours());
         if (milliohms.isEmpty() && stock.isPresent()) milliohms = stock.get().milliohms();
-        if (capacity.isEmpty()) complain("cell.capacityMah", "is missing; expected mAh");
-        if (milliohms.isEmpty()) complain("cell.milliohms", "is missing; expected mΩ");
+        if (capacity.isEmpty()) file.complain("cell.capacityMah", "is missing; expected mAh");
+        if (milliohms.isEmpty()) file.complain("cell.milliohms", "is missing; expected mΩ");
         CellFormat format =
                 said.flatMap(each -> Optional.ofNullable(each.get("format")))
                         .map(each -> each.asString(""))
@@ -218,10 +218,10 @@ public final class NeedJson {
                         .orElseGet(() -> CellFormat.parse(USUAL_FORMAT).orElseThrow());
         if (capacity.isEmpty() || milliohms.isEmpty()) return Optional.empty();
         double ampHours = capacity.getAsDouble() / 1000;
-        OptionalDouble continuous = optional(cell, "cell.", "maxContinuousAmps");
-        OptionalDouble peak = optional(cell, "cell.", "maxPeakAmps");
-        OptionalDouble grams = optional(cell, "cell.", "grams");
-        OptionalDouble price = optional(cell, "cell.", "price");
+        OptionalDouble continuous = optional(cell, "cell", "maxContinuousAmps");
+        OptionalDouble peak = optional(cell, "cell", "maxPeakAmps");
+        OptionalDouble grams = optional(cell, "cell", "grams");
+        OptionalDouble price = optional(cell, "cell", "price");
         double forLong = continuous.orElse(MeanCell.CONTINUOUS_AN_HOUR * ampHours);
         return Optional.of(
                 new MeanCell(
@@ -237,20 +237,24 @@ public final class NeedJson {
     private CellFormat format(String code) {
         Optional<CellFormat> format = CellFormat.parseAny(code);
         if (format.isEmpty())
-            complain("cell.format", "expected a size such as 18650, was \"" + code + "\"");
+            file.complain(
+                    "cell.format",
+                    "expected a size such as 18650, was \"" + JsonFile.shortened(code) + "\"");
         return format.orElseGet(() -> CellFormat.parse(USUAL_FORMAT).orElseThrow());
     }
 
     private Chemistry chemistry(@Nullable JsonNode said) {
         if (said == null || said.isNull()) return Chemistry.NMC;
         Optional<Chemistry> chemistry = Chemistry.parse(said.asString(""));
-        if (chemistry.isEmpty()) complain("chemistry", "expected nmc or lfp, was " + said);
+        if (chemistry.isEmpty())
+            file.complain(
+                    "chemistry", "expected nmc or lfp, was " + JsonFile.shortened(said.toString()));
         return chemistry.orElse(Chemistry.NMC);
     }
 
     private JsonNode part(JsonNode root, String name) {
         Optional<JsonNode> child = child(root, name);
-        if (child.isEmpty()) complain(name, "is missing; expected an object {…}");
+        if (child.isEmpty()) file.complain(name, "is missing; expected an object {…}");
         return child.orElse(JsonMapper.shared().createObjectNode());
     }
 
@@ -258,28 +262,46 @@ public final class NeedJson {
         JsonNode child = root.get(name);
         if (child == null || child.isNull()) return Optional.empty();
         if (child.isObject()) return Optional.of(child);
-        complain(name, "expected an object {…}, was " + child);
+        file.complain(name, "expected an object {…}, was " + JsonFile.shortened(child.toString()));
         return Optional.empty();
     }
 
     private double required(JsonNode node, String path, String name) {
-        OptionalDouble number = optional(node, path, name);
         boolean isAbsent = node.get(name) == null || node.get(name).isNull();
-        if (number.isEmpty() && isAbsent) complain(path + name, "is missing; expected a number");
-        return number.orElse(1);
+        if (isAbsent)
+            file.complain(JsonFile.at(path, name), "is missing; expected " + range(name).words());
+        return optional(node, path, name).orElse(1);
     }
 
     private OptionalDouble optional(JsonNode node, String path, String name) {
-        JsonNode value = node.get(name);
-        if (value == null || value.isNull()) return OptionalDouble.empty();
-        if (value.isNumber() && Double.isFinite(value.asDouble()))
-            return OptionalDouble.of(value.asDouble());
-        complain(path + name, "expected a number, was " + value);
-        return OptionalDouble.empty();
+        return file.number(node, path, name, range(name));
     }
 
-    private void complain(String field, String sentence) {
-        problems.add(
-                new Problem(fileName, 0, field.isEmpty() ? sentence : field + ": " + sentence));
+    /// What a number may be: nothing here is below 0, and a size, a capacity or an efficiency is
+    /// over it.
+    private static Range range(String name) {
+        return switch (name) {
+            case "efficiency" -> new Range(1e-3, 1, "a number over 0, up to 1");
+            case "series" -> new Range(1, 400, "a whole number of groups, 1 to 400");
+            case "highTripVolts",
+                    "hours",
+                    "kilometres",
+                    "wattHoursPerKilometre",
+                    "lengthMillimetres",
+                    "widthMillimetres",
+                    "heightMillimetres",
+                    "capacityMah",
+                    "milliohms",
+                    "volts",
+                    "amps",
+                    "continuousAmps",
+                    "peakAmps",
+                    "supplyWatts",
+                    "maxContinuousAmps",
+                    "maxPeakAmps",
+                    "grams" ->
+                    Range.OVER_ZERO;
+            default -> Range.FROM_ZERO;
+        };
     }
 }
