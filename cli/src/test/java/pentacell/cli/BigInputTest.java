@@ -9,11 +9,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /// Long files in a small heap: what a log and a table take is bounded by a few bytes a reading and
 /// some hundred a cell.
+@Tag("exhaustive")
 final class BigInputTest {
     @TempDir private Path folder = Path.of("");
 

@@ -38,11 +38,35 @@ final class LauncherIT {
     }
 
     @Test
-    void theDemoFileIsMadeAnewUnlessItIsOpen() throws Exception {
-        Path demo = folder.resolve("demo.pentacell");
-        for (int i = 0; i < 2; i++)
-            assertEquals(0, run(List.of("demo", "--write", demo.toString())), this::output);
+    void theDemoFileIsWrittenAndNeverWrittenOver() throws Exception {
+        Path demo = folder.resolve("démo Ω.pentacell");
+        assertEquals(0, run(List.of("demo", "--write", demo.toString())), this::output);
         assertTrue(Files.size(demo) > 50_000);
+        assertEquals(2, run(List.of("demo", "--write", demo.toString())), this::output);
+    }
+
+    /// Through a link, with no home, in the poorest of locales: the same program.
+    @Test
+    void itRunsThroughALinkWithoutAHomeAndInAnyLocale() throws Exception {
+        Path link =
+                Files.createSymbolicLink(
+                        folder.resolve("p"),
+                        Path.of(System.getProperty("pentacell.root"), "pentacell"));
+        Path lot = folder.resolve("Zellen ä 電池.csv");
+        Files.writeString(lot, "cell_id,voltage_v\nA-1,3.7\n");
+        ProcessBuilder start =
+                new ProcessBuilder(link.toString(), "triage", "--cells", lot.toString())
+                        .directory(folder.toFile())
+                        .redirectErrorStream(true)
+                        .redirectOutput(folder.resolve("said.txt").toFile());
+        start.environment().keySet().removeIf(name -> name.startsWith("LC_"));
+        start.environment().remove("HOME");
+        start.environment().put("LC_ALL", "C");
+        start.environment().put("PENTACELL_NO_BUILD", "1");
+        Process process = start.start();
+        assertTrue(process.waitFor(60, TimeUnit.SECONDS), "it ended");
+        assertEquals(0, process.exitValue(), this::output);
+        assertTrue(output().contains("A-1,normal"), this::output);
     }
 
     @Test

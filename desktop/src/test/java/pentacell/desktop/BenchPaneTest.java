@@ -13,6 +13,7 @@ import java.util.Set;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.bay.Bench;
@@ -23,6 +24,7 @@ import pentacell.core.school.TestSchool;
 import pentacell.instruments.simulated.SimulatedInstrument;
 
 /// What stands on the bench, handled as a person does: instruments, bays set aside, schools, logs.
+@Tag("window")
 final class BenchPaneTest {
     @TempDir Path folder;
 

@@ -19,6 +19,7 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.assembly.Layout;
@@ -28,6 +29,7 @@ import pentacell.core.pack.Packs;
 import pentacell.workshop.demo.TarnHollow;
 
 /// A layout changed by hand, and its holder filled.
+@Tag("window")
 final class BuildByHandTest {
     @TempDir private Path folder;
 

@@ -18,6 +18,7 @@ import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.assembly.Assemblies;
@@ -31,6 +32,7 @@ import pentacell.workshop.demo.TarnHollow;
 
 /// Building as a person does it: cans are laid out, joined, ticked off, the plug is read, and the
 /// pack is put on trial and made final.
+@Tag("window")
 final class BuildStationTest {
     @TempDir Path folder;
 

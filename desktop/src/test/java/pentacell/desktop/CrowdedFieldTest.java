@@ -11,6 +11,7 @@ import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.paint.Color;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.util.WaitForAsyncUtils;
@@ -22,6 +23,7 @@ import pentacell.core.journal.Fact;
 import pentacell.desktop.theme.Theme;
 
 /// Stock with more cells than are drawn one by one: they are painted elsewhere, and shown.
+@Tag("window")
 final class CrowdedFieldTest {
     private static final int CELLS = 1_200;
 

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellFact;
@@ -27,6 +28,7 @@ import pentacell.workshop.logbook.LogbookException;
 import pentacell.workshop.logbook.Opening;
 
 /// A workshop file that is not whole, as a person meets it.
+@Tag("window")
 final class DamagedWorkshopTest {
     @TempDir private Path folder;
     private Path file = Path.of("");

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.donor.Arrangement;
@@ -22,6 +23,7 @@ import pentacell.core.donor.Lot;
 import pentacell.core.donor.Purchases;
 
 /// Donors and lots described anew, entries struck, packs that are not this trade.
+@Tag("window")
 final class DonorEditTest {
     @TempDir Path folder;
 

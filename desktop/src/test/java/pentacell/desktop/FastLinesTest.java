@@ -16,6 +16,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.assembly.Assemblies;
@@ -39,6 +40,7 @@ import pentacell.workshop.logbook.SlowDisk;
 
 /// The fields of all stations under fast hands, on a disk that writes nothing until it is let go:
 /// what is typed goes on from what was typed before, and all of it arrives once.
+@Tag("window")
 final class FastLinesTest {
     private static final List<CellId> ON_SHELF =
             List.of(new CellId("HB05-11"), new CellId("HB05-12"));

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,6 +21,7 @@ import pentacell.core.cell.Cells;
 import pentacell.workshop.logbook.SlowDisk;
 
 /// Fast hands and a slow disk: every line typed at Intake reaches the right cell, exactly once.
+@Tag("window")
 final class FastTypingTest {
     @TempDir private Path folder;
 

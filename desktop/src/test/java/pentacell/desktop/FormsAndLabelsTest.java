@@ -15,6 +15,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellId;
@@ -28,6 +29,7 @@ import pentacell.desktop.frame.Settings;
 import pentacell.reports.LabelLayout;
 
 /// What the forms refuse, what labels are due, which cautions come back.
+@Tag("window")
 final class FormsAndLabelsTest {
     @TempDir Path folder;
 

@@ -16,6 +16,7 @@ import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.Blemish;
@@ -30,6 +31,7 @@ import pentacell.core.donor.Purchases;
 import pentacell.core.grade.Standing;
 
 /// Harvest as a person handles it.
+@Tag("window")
 final class HarvestStationTest {
     @TempDir Path folder;
 

@@ -10,11 +10,13 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.desktop.frame.Station;
 
 /// F1 and *Find or do*.
+@Tag("window")
 final class HelpTest {
     @TempDir Path folder;
 

@@ -18,6 +18,7 @@ import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.Catalogue;
@@ -35,6 +36,7 @@ import pentacell.core.school.BandSchool;
 import pentacell.core.school.Schools;
 
 /// Moving cells, the schools and the lists of Intake, as a person handles them.
+@Tag("window")
 final class IntakeListsTest {
     @TempDir Path folder;
 

@@ -12,6 +12,7 @@ import java.util.Optional;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.Catalogue;
@@ -23,6 +24,7 @@ import pentacell.core.cell.Cells;
 import pentacell.core.cell.Trays;
 import pentacell.core.donor.Donors;
 
+@Tag("window")
 final class IntakeStationTest {
     @TempDir Path folder;
 

@@ -21,6 +21,7 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.skin.VirtualFlow;
 import javafx.scene.text.Text;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -28,6 +29,7 @@ import pentacell.desktop.frame.Settings;
 
 /// Every pane of every station, in both themes, small and large: no word is cut, no control sticks
 /// out or lies on another. What may be shortened bears the style class `may-shorten`.
+@Tag("window")
 final class LayoutTest {
     private static final double HAIR = 1.5;
 

@@ -11,6 +11,7 @@ import java.util.Map;
 import javafx.event.ActionEvent;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.use.PacksInUse;
@@ -20,6 +21,7 @@ import pentacell.workshop.demo.TarnHollow;
 
 /// Whatever a line accepts can be logged, and what it does not is refused with a reason: every kind
 /// of line of every station with figures on both sides of every limit.
+@Tag("window")
 final class LineLimitsTest {
     private static final List<String> FIGURES =
             List.of(

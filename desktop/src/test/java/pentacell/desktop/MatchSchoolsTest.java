@@ -18,6 +18,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CatalogueFact;
@@ -34,6 +35,7 @@ import pentacell.core.pack.Packs;
 import pentacell.workshop.demo.TarnHollow;
 
 /// Schools, spares, going on, comparing, several packs, and what can be saved, as a person does it.
+@Tag("window")
 final class MatchSchoolsTest {
     @TempDir Path folder;
 

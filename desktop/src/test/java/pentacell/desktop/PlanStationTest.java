@@ -18,6 +18,7 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellFact;
@@ -31,6 +32,7 @@ import pentacell.core.pack.Packs;
 import pentacell.workshop.demo.TarnHollow;
 
 /// Planning as a person does it: a need is typed, a pack chosen, checked, priced and matched.
+@Tag("window")
 final class PlanStationTest {
     @TempDir Path folder;
 

@@ -13,6 +13,7 @@ import java.util.Optional;
 import javafx.event.ActionEvent;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellId;
@@ -25,6 +26,7 @@ import pentacell.core.proof.Proofs;
 import pentacell.workshop.demo.TarnHollow;
 
 /// Prove as a person uses it.
+@Tag("window")
 final class ProveStationTest {
     @TempDir private Path folder;
 

@@ -18,6 +18,7 @@ import java.util.Set;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.assembly.Assemblies;
@@ -33,6 +34,7 @@ import pentacell.instruments.simulated.VirtualPack;
 import pentacell.workshop.demo.TarnHollow;
 
 /// Service as a person uses it.
+@Tag("window")
 final class ServiceStationTest {
     /// The cans of the demo's pack that hang on nothing.
     private static final Set<String> TORN = Set.of("RL2-07", "RL2-10", "RL2-06", "RL2-03");

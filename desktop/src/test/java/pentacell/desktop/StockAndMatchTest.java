@@ -14,6 +14,7 @@ import javafx.scene.Node;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellId;
@@ -23,6 +24,7 @@ import pentacell.core.pack.Packs;
 import pentacell.desktop.match.MatchStation;
 import pentacell.workshop.demo.TarnHollow;
 
+@Tag("window")
 final class StockAndMatchTest {
     @TempDir Path folder;
 

@@ -11,6 +11,7 @@ import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellFact;
@@ -21,6 +22,7 @@ import pentacell.core.school.Grading;
 import pentacell.workshop.demo.TarnHollow;
 
 /// Limits dragged in the field, selections kept and used, bins, and units beside single cells.
+@Tag("window")
 final class StockSelectionsTest {
     @TempDir Path folder;
 

@@ -18,6 +18,7 @@ import java.util.Optional;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.bay.Bench;
@@ -38,6 +39,7 @@ import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.Opening;
 
 /// The Test station, handled as a person does: ids typed, results read.
+@Tag("window")
 final class TestStationTest {
     @TempDir Path folder;
 

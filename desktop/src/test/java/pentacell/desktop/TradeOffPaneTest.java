@@ -8,6 +8,7 @@ import java.util.Objects;
 import javafx.scene.control.Button;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.pack.Pack;
@@ -15,6 +16,7 @@ import pentacell.core.pack.Packs;
 import pentacell.workshop.demo.TarnHollow;
 
 /// The trade-off as a person reads it: drawn, understood, one of its matches taken.
+@Tag("window")
 final class TradeOffPaneTest {
     @TempDir Path folder;
 

@@ -17,6 +17,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.Cells;
@@ -26,6 +27,7 @@ import pentacell.desktop.frame.Settings;
 
 /// The window as a whole: nothing sticks out of it, keys lead where they say, files are opened and
 /// refused.
+@Tag("window")
 final class WindowTest {
     /// What a text that nobody wrote looks like.
     private static final Pattern INSIDE =

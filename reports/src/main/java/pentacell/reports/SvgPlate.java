@@ -1,96 +1,189 @@
 package pentacell.reports;
 
-import java.awt.BasicStroke;
-import java.awt.Color;
-import java.awt.Font;
-import java.awt.FontFormatException;
-import java.awt.font.FontRenderContext;
-import java.awt.geom.Ellipse2D;
-import java.awt.geom.Line2D;
-import java.awt.geom.Rectangle2D;
-import java.io.IOException;
-import java.io.InputStream;
-import org.jfree.svg.SVGGraphics2D;
-import org.jfree.svg.SVGUnits;
+import java.io.StringWriter;
+import java.util.Locale;
+import javax.xml.stream.XMLOutputFactory;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamWriter;
 
-/// A picture file of lines and texts (SVG), in millimetres for whoever prints it.
+/// A picture file of lines and texts (SVG 1.1), in millimetres for whoever prints it. What a text
+/// holds that no XML may hold, such as a control character, is shown as a replacement character, so
+/// that the file is always well formed.
 final class SvgPlate implements Plate {
     private static final double MILLIMETRES_A_POINT = 25.4 / 72;
+    private static final String NAMESPACE = "http://www.w3.org/2000/svg";
+    private static final String FAMILY = "IBM Plex Sans, Noto Sans, Arial, sans-serif";
+    private static final int SEMI_BOLD = 600;
 
-    /// A picture file counts in 96ths of an inch, a plate in 72nds.
-    private static final double UNITS_A_POINT = 96.0 / 72;
+    private final StringWriter written = new StringWriter();
+    private final XMLStreamWriter pen;
 
-    private static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
-
-    private final SVGGraphics2D pen;
-    private final Font regular;
-    private final Font bold;
-
-    SvgPlate(double width, double height) throws IOException {
-        pen =
-                new SVGGraphics2D(
-                        width * MILLIMETRES_A_POINT, height * MILLIMETRES_A_POINT, SVGUnits.MM);
-        pen.scale(UNITS_A_POINT, UNITS_A_POINT);
-        regular = font("PlexSans-Regular");
-        bold = font("PlexSans-SemiBold");
-    }
-
-    private static Font font(String name) throws IOException {
-        try (InputStream in = Fonts.open(name)) {
-            return Font.createFont(Font.TRUETYPE_FONT, in);
-        } catch (FontFormatException broken) {
-            throw new IOException(name + " is no font", broken);
+    /// @param width in points, as everything on a plate
+    SvgPlate(double width, double height) {
+        try {
+            pen = XMLOutputFactory.newFactory().createXMLStreamWriter(written);
+            pen.writeStartDocument("UTF-8", "1.0");
+            pen.writeCharacters("\n");
+            pen.writeStartElement("svg");
+            pen.writeDefaultNamespace(NAMESPACE);
+            attributes(
+                    "version",
+                    "1.1",
+                    "width",
+                    number(width * MILLIMETRES_A_POINT) + "mm",
+                    "height",
+                    number(height * MILLIMETRES_A_POINT) + "mm",
+                    "viewBox",
+                    "0 0 %s %s".formatted(number(width), number(height)),
+                    "font-family",
+                    FAMILY);
+            pen.writeCharacters("\n");
+        } catch (XMLStreamException impossible) {
+            throw new IllegalStateException(impossible);
         }
     }
 
+    /// The whole picture; nothing can be drawn after that.
     String text() {
-        return pen.getSVGDocument();
+        try {
+            pen.writeEndElement();
+            pen.writeEndDocument();
+            pen.close();
+        } catch (XMLStreamException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+        return written.toString();
     }
 
-    private void ink(double strength) {
-        float white = (float) (1 - Math.clamp(strength, 0, 1));
-        pen.setPaint(new Color(white, white, white));
+    private void attributes(String... namesAndValues) throws XMLStreamException {
+        for (int i = 0; i < namesAndValues.length; i += 2)
+            pen.writeAttribute(namesAndValues[i], namesAndValues[i + 1]);
+    }
+
+    private void empty(String element, String... namesAndValues) {
+        try {
+            pen.writeEmptyElement(element);
+            attributes(namesAndValues);
+            pen.writeCharacters("\n");
+        } catch (XMLStreamException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    private static String number(double value) {
+        String text = String.format(Locale.ROOT, "%.3f", value);
+        return text.replaceFirst("\\.?0+$", "");
+    }
+
+    /// @param strength of the ink, 0 to 1
+    private static String colour(double strength) {
+        long white = Math.round(255 * (1 - Math.clamp(strength, 0, 1)));
+        return "#%1$02x%1$02x%1$02x".formatted(white);
     }
 
     @Override
     public void fill(double ink, double x, double y, double width, double height) {
-        ink(ink);
-        pen.fill(new Rectangle2D.Double(x, y, width, height));
+        empty(
+                "rect",
+                "x",
+                number(x),
+                "y",
+                number(y),
+                "width",
+                number(width),
+                "height",
+                number(height),
+                "fill",
+                colour(ink));
     }
 
     @Override
     public void frame(double thickness, double x, double y, double width, double height) {
-        ink(1);
-        pen.setStroke(new BasicStroke((float) thickness));
-        pen.draw(new Rectangle2D.Double(x, y, width, height));
+        empty(
+                "rect",
+                "x",
+                number(x),
+                "y",
+                number(y),
+                "width",
+                number(width),
+                "height",
+                number(height),
+                "fill",
+                "none",
+                "stroke",
+                colour(1),
+                "stroke-width",
+                number(thickness));
     }
 
     @Override
     public void line(double thickness, double x1, double y1, double x2, double y2) {
-        ink(1);
-        pen.setStroke(new BasicStroke((float) thickness));
-        pen.draw(new Line2D.Double(x1, y1, x2, y2));
+        empty(
+                "line",
+                "x1",
+                number(x1),
+                "y1",
+                number(y1),
+                "x2",
+                number(x2),
+                "y2",
+                number(y2),
+                "stroke",
+                colour(1),
+                "stroke-width",
+                number(thickness),
+                "stroke-linecap",
+                "square");
     }
 
     @Override
     public void disc(double ink, double x, double y, double radius) {
-        ink(ink);
-        pen.fill(new Ellipse2D.Double(x - radius, y - radius, 2 * radius, 2 * radius));
+        empty("circle", "cx", number(x), "cy", number(y), "r", number(radius), "fill", colour(ink));
     }
 
     @Override
     public void text(
             Anchor anchor, boolean isBold, double size, double x, double baseline, String text) {
-        ink(1);
-        Font font = (isBold ? bold : regular).deriveFont((float) size);
-        double width = font.getStringBounds(text, EXACT).getWidth();
-        double left =
-                switch (anchor) {
-                    case LEFT -> x;
-                    case MIDDLE -> x - width / 2;
-                    case RIGHT -> x - width;
-                };
-        pen.setFont(font);
-        pen.drawString(text, (float) left, (float) baseline);
+        try {
+            pen.writeStartElement("text");
+            attributes(
+                    "x",
+                    number(x),
+                    "y",
+                    number(baseline),
+                    "font-size",
+                    number(size),
+                    "text-anchor",
+                    switch (anchor) {
+                        case LEFT -> "start";
+                        case MIDDLE -> "middle";
+                        case RIGHT -> "end";
+                    });
+            if (isBold) attributes("font-weight", String.valueOf(SEMI_BOLD));
+            pen.writeCharacters(ofXml(text));
+            pen.writeEndElement();
+            pen.writeCharacters("\n");
+        } catch (XMLStreamException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    /// The text with only such characters as XML 1.0 takes (production 2, "Char").
+    private static String ofXml(String text) {
+        StringBuilder plain = new StringBuilder();
+        text.codePoints()
+                .map(point -> isOfXml(point) ? point : 0xfffd)
+                .forEach(plain::appendCodePoint);
+        return plain.toString();
+    }
+
+    private static boolean isOfXml(int point) {
+        return point == '\t'
+                || point == '\n'
+                || point == '\r'
+                || point >= 0x20 && point <= 0xd7ff
+                || point >= 0xe000 && point <= 0xfffd
+                || point >= 0x10000;
     }
 }

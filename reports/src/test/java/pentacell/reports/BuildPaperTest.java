@@ -3,12 +3,15 @@ package pentacell.reports;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import javax.xml.parsers.DocumentBuilderFactory;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -17,6 +20,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.w3c.dom.Element;
 import pentacell.core.assembly.Grid;
 import pentacell.core.assembly.TakeOff;
 import pentacell.core.build.Arrangement;
@@ -125,8 +129,30 @@ final class BuildPaperTest {
             assertTrue(
                     new PDFTextStripper().getText(document).contains("sheet A1 of " + pages / 2));
         }
-        String svg = new FacesPaper("House", block, CAN).svg();
-        assertTrue(svg.contains("<svg") && svg.contains("mm'"));
+    }
+
+    /// Whatever a pack is called, the picture can be read (XML 1.0) and has its own size.
+    @Test
+    void thePictureIsWellFormedAndInItsOwnSize() throws Exception {
+        Arrangement block = block(7, 4);
+        String svg = new FacesPaper("Long \u0007<night> & \u001b[31m \"24 V\"", block, CAN).svg();
+        Element root =
+                DocumentBuilderFactory.newDefaultNSInstance()
+                        .newDocumentBuilder()
+                        .parse(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8)))
+                        .getDocumentElement();
+        assertEquals("http://www.w3.org/2000/svg", root.getNamespaceURI());
+        assertTrue(root.getAttribute("width").endsWith("mm"));
+        double millimetres = Double.parseDouble(root.getAttribute("width").replace("mm", ""));
+        double points = Double.parseDouble(root.getAttribute("viewBox").split(" ")[2]);
+        assertEquals(25.4 / 72, millimetres / points, 1e-4, "an inch has 72 points");
+        assertTrue(
+                root.getElementsByTagName("text")
+                        .item(0)
+                        .getTextContent()
+                        .startsWith("Long \ufffd<night> & \ufffd[31m \"24 V\""));
+        assertTrue(
+                root.getElementsByTagName("circle").getLength() >= 2 * 28, "each can on each face");
     }
 
     @Test

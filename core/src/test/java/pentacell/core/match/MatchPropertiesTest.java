@@ -14,12 +14,14 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Selection;
 
 /// What must hold of any lot.
 @DisplayName("properties of a match")
+@Tag("exhaustive")
 final class MatchPropertiesTest {
     private static final SearchEffort EFFORT = new SearchEffort(5, 1);
     private static final double NONE = 1e6;

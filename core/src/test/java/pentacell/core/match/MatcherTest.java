@@ -19,6 +19,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,6 +33,7 @@ import pentacell.core.match.MatchResult.Ending;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Selection;
 
+@Tag("exhaustive")
 final class MatcherTest {
     private static final SearchEffort EFFORT = new SearchEffort(6, 1);
 

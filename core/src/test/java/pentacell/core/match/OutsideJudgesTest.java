@@ -18,6 +18,7 @@ import java.util.SplittableRandom;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.pack.MatchRules;
@@ -26,6 +27,7 @@ import pentacell.core.pack.Selection;
 /// The matcher against judges that share nothing with it: trying everything, and a constraint
 /// solver that proves its optimum.
 @DisplayName("Matcher against outside judges")
+@Tag("exhaustive")
 final class OutsideJudgesTest {
 
     @RepeatedTest(60)

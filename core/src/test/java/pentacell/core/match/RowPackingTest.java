@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -23,6 +24,7 @@ import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Selection;
 
 /// Whether a bar can be reached at all, against every grouping there is.
+@Tag("exhaustive")
 final class RowPackingTest {
     private static final int LOTS = 500;
     private static final Breadth ALL = Breadth.all(50_000_000);

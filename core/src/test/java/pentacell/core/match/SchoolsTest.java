@@ -18,6 +18,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,6 +33,7 @@ import pentacell.core.pack.Selection;
 
 /// Schools of matching, a capacity wanted, spares for repair, and going on from what is there.
 @DisplayName("schools, what is held back, and going on from a match")
+@Tag("exhaustive")
 final class SchoolsTest {
     private static final SearchEffort EFFORT = new SearchEffort(4, 1);
 

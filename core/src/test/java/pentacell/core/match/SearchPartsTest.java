@@ -17,6 +17,7 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -25,6 +26,7 @@ import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Selection;
 
 /// The parts of the search, each by its own promise.
+@Tag("exhaustive")
 final class SearchPartsTest {
 
     private static CandidateTable lot(List<Candidate> cells, MatchRules rules) {

@@ -14,6 +14,7 @@ import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Infeasible;
@@ -24,6 +25,7 @@ import pentacell.core.pack.Selection;
 
 /// Welded pairs and kept groups beside single cells.
 @DisplayName("units of several cans")
+@Tag("exhaustive")
 final class UnitsTest {
     private static final SearchEffort EFFORT = new SearchEffort(6, 1);
 

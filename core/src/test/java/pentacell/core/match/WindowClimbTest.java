@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -20,6 +21,7 @@ import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Selection;
 
 /// Windows on the row of cells, their prices, and groups dealt by them.
+@Tag("exhaustive")
 final class WindowClimbTest {
     private static WindowPrices sharp(WindowedRow row, int... begins) {
         WindowPrices prices = WindowPrices.of(row, begins).orElseThrow();

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.TestReporter;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -19,6 +20,7 @@ import pentacell.core.service.UsedPack.Use;
 import pentacell.core.use.Trouble;
 
 /// Boards that send nonsense once in a while: what they say of the pack stands for all that.
+@Tag("exhaustive")
 final class BadReadingTest {
     private static final int GROUPS = 8;
     private static final int BAD = 5;

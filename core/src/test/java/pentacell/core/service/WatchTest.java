@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestReporter;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,6 +23,7 @@ import pentacell.core.service.UsedPack.Truth;
 import pentacell.core.use.Trouble;
 
 /// Histories of packs with a hidden truth.
+@Tag("exhaustive")
 final class WatchTest {
     private static final double OHMS = UsedPack.OHMS;
 

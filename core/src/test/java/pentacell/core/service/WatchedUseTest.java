@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.TestReporter;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -19,6 +20,7 @@ import pentacell.core.use.Trouble;
 
 /// Packs used a little and a lot, for days and for most of a year, read often and seldom, exactly
 /// and in steps of 10 mV, along three curves.
+@Tag("exhaustive")
 final class WatchedUseTest {
     /// A curve that runs straight leaves an offset and a balance hardly apart.
     private static final List<DoubleUnaryOperator> CURVES =

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.Chapters;
@@ -28,6 +29,7 @@ import pentacell.workshop.logbook.Opening;
 
 /// The mechanism of chapters and stations: one that is no part of the program is added by a line in
 /// each list, and appears wherever stations do.
+@Tag("window")
 final class NewStationTest {
     private static final List<Chapter<?>> CHAPTERS = with(Chapters.ALL, Loans.CHAPTER);
     private static final List<BiFunction<Desk, FileAsk, Station>> STATIONS =

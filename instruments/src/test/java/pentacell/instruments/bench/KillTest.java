@@ -17,6 +17,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.Cells;
@@ -25,6 +26,7 @@ import pentacell.core.measure.OpenRun;
 import pentacell.workshop.logbook.Logbook;
 
 /// kill −9 in mid-run, of the program and of the instrument: each a process of its own.
+@Tag("exhaustive")
 final class KillTest {
     @TempDir Path folder;
     private final List<Process> processes = new ArrayList<>();

@@ -22,6 +22,7 @@ import java.util.stream.Stream;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -37,6 +38,7 @@ import pentacell.workshop.logbook.Logbook;
 import tools.jackson.databind.JsonNode;
 
 /// Adapters of others that speak the protocol of docs/instrument-protocol.md, and mumble at times.
+@Tag("exhaustive")
 final class OddInstrumentTest {
     private static final String RUN = ID.text() + "#1";
     private static final int PATIENCE_SECONDS = 60;

@@ -14,6 +14,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.bay.Bay;
@@ -36,6 +37,7 @@ import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.LogbookException;
 
 /// Tests run on a stand-in through the socket, with everything that can go wrong on the way.
+@Tag("exhaustive")
 final class TestBenchTest {
     private static final int PATIENCE_SECONDS = 60;
 

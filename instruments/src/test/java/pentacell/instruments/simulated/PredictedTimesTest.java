@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import pentacell.core.bay.Bay;
@@ -23,6 +24,7 @@ import pentacell.workshop.demo.TarnHollow;
 /// How long a test takes by prediction, from capacity, resistance and first voltage, against the
 /// second-by-second run of the same cell in a stand-in. The two share no code but the programme:
 /// the prediction has a rest curve and no slow pair, the stand-in its own curve and one.
+@Tag("exhaustive")
 final class PredictedTimesTest {
     static Stream<Integer> seeds() {
         return IntStream.range(0, 24).boxed();

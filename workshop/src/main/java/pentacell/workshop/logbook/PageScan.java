@@ -1,6 +1,8 @@
 package pentacell.workshop.logbook;
 
 import java.io.IOException;
+import java.nio.BufferOverflowException;
+import java.nio.BufferUnderflowException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -112,12 +114,17 @@ final class PageScan implements AutoCloseable {
             ByteBuffer page = page(number);
             int head = number == 1 ? HEADER : 0;
             if (page.get(head) != LEAF_OF_TABLE) continue;
-            int cells = page.getShort(head + 3) & 0xffff;
+            int most = (pageSize - head - LEAF_HEADER) / 2;
+            int cells = Math.min(most, page.getShort(head + 3) & 0xffff);
             for (int cell = 0; cell < cells; cell++) {
                 try {
                     int at = page.getShort(head + LEAF_HEADER + 2 * cell) & 0xffff;
                     row(page, at, rows);
-                } catch (IndexOutOfBoundsException | IllegalArgumentException garbled) {
+                } catch (IndexOutOfBoundsException
+                        | IllegalArgumentException
+                        | ArithmeticException
+                        | BufferUnderflowException
+                        | BufferOverflowException garbled) {
                     // this row is not to be had; the next may be
                 }
             }

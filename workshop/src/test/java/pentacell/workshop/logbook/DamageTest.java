@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -35,6 +36,7 @@ import pentacell.core.cell.Place;
 import pentacell.workshop.logbook.Problem.Kind;
 
 /// Damaged workshop files: seen, said, kept out of the backups, and what can be saved is saved.
+@Tag("exhaustive")
 final class DamageTest {
     private static final int ACTS = 300;
     private static final int PAGE = 4096;

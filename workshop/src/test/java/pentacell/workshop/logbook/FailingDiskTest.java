@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -23,6 +24,7 @@ import pentacell.core.cell.Cells;
 import pentacell.core.journal.Fact;
 
 /// Full disks and failing ones: nothing stands half, the message is true, work goes on.
+@Tag("exhaustive")
 final class FailingDiskTest {
     private static final int STATEMENTS_OF_AN_ACT = 3;
 
@@ -131,6 +133,7 @@ final class FailingDiskTest {
         try (var database = Database.connect(file);
                 var statement = database.createStatement()) {
             statement.execute("DROP TRIGGER act_is_fixed");
+            statement.execute("ALTER TABLE act DROP COLUMN curves");
             statement.execute("ALTER TABLE act DROP COLUMN digest");
             statement.execute("INSERT INTO act VALUES (2, '2026-01-01T00:00:00Z', 'half')");
             statement.execute("PRAGMA user_version = 4");

@@ -74,6 +74,7 @@ final class LogbookTest {
                         "oddities")) sql("DROP VIEW " + view);
         sql("DROP TABLE run_samples");
         sql("DROP TRIGGER act_is_fixed");
+        sql("ALTER TABLE act DROP COLUMN curves");
         sql("ALTER TABLE act DROP COLUMN digest");
         sql("PRAGMA user_version = 1");
         Logbook brought = opened();
@@ -295,7 +296,7 @@ final class LogbookTest {
     @Test
     void anEntryOfAnUnknownKindIsNotSilentlySkipped() throws Exception {
         opened().close();
-        sql("INSERT INTO act VALUES (1, '2026-01-01T00:00:00Z', 'x', NULL)");
+        sql("INSERT INTO act (act, at, words) VALUES (1, '2026-01-01T00:00:00Z', 'x')");
         sql("INSERT INTO fact VALUES (1, 1, 'cell-sung', 'A', '{}')");
         String message =
                 assertInstanceOf(Opening.Damaged.class, Logbook.open(file, clock))
