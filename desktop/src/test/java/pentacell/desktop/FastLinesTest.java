@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.control.TextInputControl;
@@ -187,10 +188,15 @@ final class FastLinesTest {
         disk.letGo();
         bench.await(
                 "all are checked off",
-                () -> Packs.of(bench.state()).all().get(shown.name()).picked().containsAll(open));
+                () ->
+                        Packs.of(bench.state())
+                                .pack(shown.name())
+                                .orElseThrow()
+                                .picked()
+                                .containsAll(open));
         assertEquals(
                 shown.picked().size() + open.size(),
-                Packs.of(bench.state()).all().get(shown.name()).picked().size());
+                Packs.of(bench.state()).pack(shown.name()).orElseThrow().picked().size());
     }
 
     @Test
@@ -200,8 +206,8 @@ final class FastLinesTest {
         typist.type("tap 0 0\ntap 1 4.17\ntap 2 8.34\ng1 4.17\ng2 4.18\npack 29.2\n");
         write();
         var assembly = Assemblies.of(bench.state()).assembly(pack);
-        assertEquals(8.34, assembly.taps().get(2).orElseThrow());
-        assertEquals(4.17, assembly.taps().get(1).orElseThrow());
+        assertEquals(8.34, Objects.requireNonNull(assembly.taps().get(2)).orElseThrow());
+        assertEquals(4.17, Objects.requireNonNull(assembly.taps().get(1)).orElseThrow());
         assertEquals(4.18, assembly.lastOf(1).orElseThrow().volts());
     }
 
@@ -217,7 +223,8 @@ final class FastLinesTest {
         write();
         var proof = Proofs.of(bench.state()).proof(pack);
         for (int group = 1; group <= series; group++)
-            assertEquals(4.1 + group / 100.0, proof.full().get(group - 1), 1e-9);
+            assertEquals(
+                    4.1 + group / 100.0, Objects.requireNonNull(proof.full().get(group - 1)), 1e-9);
         assertEquals(tests + 1, proof.tests().size(), "both readings belong to one test");
         assertEquals(
                 2,
@@ -255,7 +262,8 @@ final class FastLinesTest {
         for (int reading = 0; reading < 4; reading++)
             assertEquals(
                     3.841 + reading / 1000.0,
-                    use().probes().get(new CellId(asked.get(reading))).figure(),
+                    Objects.requireNonNull(use().probes().get(new CellId(asked.get(reading))))
+                            .figure(),
                     1e-9);
     }
 

@@ -13,7 +13,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
-import org.jspecify.annotations.Nullable;
 import pentacell.core.unit.NumberText;
 
 /// A form that stands in the page, never in front of it: fields with captions, one verb, a line
@@ -25,7 +24,7 @@ public final class Form extends VBox {
     private final Label message = new Label();
     private final Button verb = new Button();
     private final List<TextField> texts = new ArrayList<>();
-    private @Nullable SentFields sent;
+    private final SentFields sent = new SentFields(texts);
     private Runnable onClose = () -> {};
 
     public Form(String id, String title, String verbText) {
@@ -65,7 +64,7 @@ public final class Form extends VBox {
     ///
     /// @return to be told when it could not be logged, with the reason: what was typed comes back
     public Consumer<String> send() {
-        Runnable comeBack = (sent == null ? sent = new SentFields(texts) : sent).send();
+        Runnable comeBack = sent.send();
         begin();
         return why -> {
             comeBack.run();

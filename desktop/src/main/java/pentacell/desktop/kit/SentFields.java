@@ -13,9 +13,9 @@ public final class SentFields {
     private final List<TextField> fields;
     private final Deque<Map<TextField, String>> failed = new ArrayDeque<>();
 
-    /// @param fields in the order they are typed
+    /// @param fields in the order they are typed; more may be added to the list
     public SentFields(List<TextField> fields) {
-        this.fields = List.copyOf(fields);
+        this.fields = fields;
     }
 
     /// Empties the fields.

@@ -3,6 +3,7 @@ package pentacell.workshop.logbook;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.zip.DataFormatException;
 import org.jspecify.annotations.Nullable;
@@ -13,7 +14,15 @@ import pentacell.core.measure.SampleLog;
 final class SalvagedBlocks {
     private final Map<String, TreeMap<Long, Block>> runs = new TreeMap<>();
 
-    private record Block(int count, byte[] columns) {}
+    private static final class Block {
+        private final int count;
+        private final byte[] columns;
+
+        Block(int count, byte[] columns) {
+            this.count = count;
+            this.columns = columns;
+        }
+    }
 
     /// Takes a row if it is a block of samples.
     void take(List<@Nullable Object> columns) {
@@ -29,7 +38,7 @@ final class SalvagedBlocks {
                     .merge(
                             first,
                             new Block(count.intValue(), packed),
-                            (one, other) -> one.count() >= other.count() ? one : other);
+                            (one, other) -> one.count >= other.count ? one : other);
     }
 
     /// The samples of each run, up to the first that is missing.
@@ -39,18 +48,18 @@ final class SalvagedBlocks {
         return logs;
     }
 
-    private static SampleLog log(TreeMap<Long, Block> blocks) {
+    private static SampleLog log(SortedMap<Long, Block> blocks) {
         SampleLog.Builder log = new SampleLog.Builder();
         long next = 0;
         for (Map.Entry<Long, Block> each : blocks.entrySet()) {
             if (each.getKey() < next) continue;
             if (each.getKey() > next) break;
             try {
-                SampleColumns.unpack(each.getValue().columns(), each.getValue().count(), log);
+                SampleColumns.unpack(each.getValue().columns, each.getValue().count, log);
             } catch (DataFormatException | IllegalArgumentException damaged) {
                 break;
             }
-            next += each.getValue().count();
+            next += each.getValue().count;
         }
         return log.build();
     }
