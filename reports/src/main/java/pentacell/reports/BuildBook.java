@@ -143,7 +143,8 @@ public record BuildBook(
         try (PDDocument document = new PDDocument();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             document.getDocumentInformation().setTitle("Build book of " + name());
-            try (FlowingPages pages = new FlowingPages(document, paper)) {
+            try (FlowingPages pages =
+                    new FlowingPages(document, paper, "Build book: " + name(), date)) {
                 head(pages);
                 if (arrangement.isPresent()) {
                     faces(pages, arrangement.get());

@@ -5,29 +5,34 @@ import java.util.List;
 import java.util.OptionalDouble;
 import pentacell.core.unit.Quantity;
 
-/// Lines of texts that begin at fixed places, on pages that flow.
-///
-/// @param places where each begins, in points from the margin
-record Columns(FlowingPages pages, List<Integer> places) {
-    Columns {
-        places = List.copyOf(places);
-    }
+/// Lines of texts that begin at fixed places, on pages that flow. The head stands over them again
+/// on every page they go on to, and never alone at the foot of one.
+final class Columns {
+    private static final float ROW = FlowingPages.LINE - 2;
 
+    private final FlowingPages pages;
+    private final List<Integer> places;
+    private List<String> head = List.of();
+
+    /// @param places where each begins, in points from the margin
     Columns(FlowingPages pages, Integer... places) {
-        this(pages, List.of(places));
+        this.pages = pages;
+        this.places = List.of(places);
     }
 
     void head(String... texts) throws IOException {
-        row(true, texts);
+        head = List.of(texts);
+        pages.room(FlowingPages.LINE + ROW);
+        write(head, true);
     }
 
     void row(String... texts) throws IOException {
-        row(false, texts);
+        if (pages.room(FlowingPages.LINE) && !head.isEmpty()) write(head, true);
+        write(List.of(texts), false);
     }
 
-    private void row(boolean isHead, String... texts) throws IOException {
-        pages.room(FlowingPages.LINE);
-        for (int i = 0; i < texts.length; i++) {
+    private void write(List<String> texts, boolean isHead) throws IOException {
+        for (int i = 0; i < texts.size(); i++) {
             float left = Sheet.MARGIN + places.get(i);
             float end =
                     i + 1 < places.size() ? Sheet.MARGIN + places.get(i + 1) - 6 : pages.right();
@@ -39,9 +44,9 @@ record Columns(FlowingPages pages, List<Integer> places) {
                             left,
                             pages.y(),
                             end - left,
-                            texts[i]);
+                            texts.get(i));
         }
-        pages.down(FlowingPages.LINE - 2);
+        pages.down(ROW);
     }
 
     /// A figure of a column, or a dash when it is not known.

@@ -70,7 +70,7 @@ public record DonorReport(List<HarvestYield> lots, List<OfDonor> donors, String 
         try (PDDocument document = new PDDocument();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             document.getDocumentInformation().setTitle("Donors");
-            try (FlowingPages pages = new FlowingPages(document, paper)) {
+            try (FlowingPages pages = new FlowingPages(document, paper, "Donors", date)) {
                 pages.title("Donors");
                 pages.paragraph(pages.regular(), 11, Sheet.MARGIN, date);
                 lots(pages);

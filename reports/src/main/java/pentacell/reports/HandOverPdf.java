@@ -41,6 +41,7 @@ public final class HandOverPdf {
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             document.getDocumentInformation().setTitle("Hand-over of used cells");
             new HandOverPdf(document, box, paper).pages(to, date);
+            Footer.onEveryPage(document, "Hand-over of used cells", date);
             document.save(out);
             return out.toByteArray();
         }
@@ -57,12 +58,6 @@ public final class HandOverPdf {
                 float bottom = sheet.height() - Sheet.MARGIN - 70;
                 for (; next < box.items().size() && y < bottom; next++, y += LINE)
                     line(sheet, box.items().get(next), y);
-                sheet.textEndingAt(
-                        regular,
-                        TEXT,
-                        sheet.width() - Sheet.MARGIN,
-                        sheet.height() - 30,
-                        "page " + page);
                 if (next == box.items().size()) signatures(sheet, sheet.height() - 70);
             }
             page++;

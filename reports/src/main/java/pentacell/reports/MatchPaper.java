@@ -78,6 +78,7 @@ public record MatchPaper(
                 for (int group = 0; group < groups.size(); group++)
                     pages.group(heading(group), cells(group));
             }
+            Footer.onEveryPage(document, "Match: " + pack, date);
             document.save(out);
         }
     }

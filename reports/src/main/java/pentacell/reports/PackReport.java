@@ -32,6 +32,8 @@ import pentacell.core.unit.Sentence;
 public record PackReport(ProvedPack pack, PackVerdict verdict, String date, ZoneId zone) {
     private static final DateTimeFormatter DAY =
             DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+    private static final float FAN = 210;
+    private static final float MISSING = 110;
     private static final String CAUTION =
             "A salvaged pack has no certificate. Building, vehicle and grid rules are local: ask a licensed electrician. Not for medical use, flight, or anything lives hang on.";
 
@@ -50,7 +52,8 @@ public record PackReport(ProvedPack pack, PackVerdict verdict, String date, Zone
         try (PDDocument document = new PDDocument();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             document.getDocumentInformation().setTitle("Report of " + name());
-            try (FlowingPages pages = new FlowingPages(document, paper)) {
+            try (FlowingPages pages =
+                    new FlowingPages(document, paper, "Report: " + name(), date)) {
                 head(pages);
                 verdict(pages);
                 tests(pages);
@@ -136,6 +139,30 @@ public record PackReport(ProvedPack pack, PackVerdict verdict, String date, Zone
                     FlowingPages.TEXT,
                     Sheet.MARGIN,
                     ProveWords.remedy(last.shortfall().get()));
+        pictures(pages, last);
+    }
+
+    private void pictures(FlowingPages pages, Tested last) throws IOException {
+        if (last.fan().ampHours().size() < 2) return;
+        pages.heading("The groups over the charge given: " + last.name());
+        picture(pages, FAN, last, TestPictures::fan);
+        pages.heading("What each group is missing against the best");
+        picture(pages, MISSING, last, TestPictures::missing);
+    }
+
+    private interface Picture {
+        void draw(TestPictures pictures, double top, double height) throws IOException;
+    }
+
+    private static void picture(FlowingPages pages, float height, Tested of, Picture picture)
+            throws IOException {
+        pages.room(height + 14);
+        Plate plate = new PdfPlate(pages.sheet(), pages.regular(), pages.bold());
+        picture.draw(
+                new TestPictures(plate, of, Sheet.MARGIN, pages.roomAcross()),
+                pages.y() + 4,
+                height);
+        pages.down(height + 14);
     }
 
     private void groups(FlowingPages pages) throws IOException {

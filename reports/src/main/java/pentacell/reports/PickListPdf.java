@@ -48,6 +48,7 @@ public final class PickListPdf {
         try (PDDocument document = new PDDocument()) {
             document.getDocumentInformation().setTitle("Pick list " + heading.pack());
             new PickListPdf(document, heading, walk, paper).pages();
+            Footer.onEveryPage(document, "Pick list: " + heading.pack(), heading.date());
             document.save(out);
         }
     }
@@ -57,7 +58,7 @@ public final class PickListPdf {
         int pages = Math.max(1, Math.ceilDiv(walk.size(), perPage));
         for (int page = 0; page < pages; page++) {
             try (Sheet sheet = new Sheet(document, paper)) {
-                head(sheet, page + 1, pages);
+                head(sheet);
                 int from = page * perPage;
                 for (int i = from; i < Math.min(walk.size(), from + perPage); i++)
                     line(sheet, i, TOP + (i - from) * LINE);
@@ -65,10 +66,9 @@ public final class PickListPdf {
         }
     }
 
-    private void head(Sheet sheet, int page, int pages) throws IOException {
+    private void head(Sheet sheet) throws IOException {
         float right = sheet.width() - Sheet.MARGIN;
         sheet.text(bold, 18, Sheet.MARGIN, 56, "Pick list " + heading.order().words());
-        sheet.textEndingAt(regular, TEXT, right, 56, "page " + page + " of " + pages);
         sheet.text(
                 regular,
                 11,

@@ -36,7 +36,7 @@ public final class PlanPdf {
         try (PDDocument document = new PDDocument();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             document.getDocumentInformation().setTitle("Plan of " + pack);
-            try (FlowingPages pages = new FlowingPages(document, paper)) {
+            try (FlowingPages pages = new FlowingPages(document, paper, "Plan: " + pack, date)) {
                 PlanPdf pdf = new PlanPdf(pages);
                 pdf.head(pack, option, date);
                 pdf.checks(checks);
@@ -113,12 +113,10 @@ public final class PlanPdf {
         float what = Sheet.MARGIN + 140;
         float amount = pages.right() - 130;
         float price = pages.right() - 65;
-        pages.sheet().textEndingAt(pages.bold(), TEXT, amount, pages.y(), "amount");
-        pages.sheet().textEndingAt(pages.bold(), TEXT, price, pages.y(), "of one");
-        pages.sheet().textEndingAt(pages.bold(), TEXT, pages.right(), pages.y(), "cost");
-        pages.down(LINE);
+        pages.room(2 * LINE);
+        partsHead(amount, price);
         for (PartsList.Line line : parts.lines()) {
-            pages.room(LINE);
+            if (pages.room(LINE)) partsHead(amount, price);
             pages.sheet().box(Sheet.MARGIN, pages.y() - 8, 8, false);
             pages.sheet()
                     .textWithin(
@@ -174,6 +172,13 @@ public final class PlanPdf {
                         parts.total()
                                 .map(total -> number(total) + " " + total.currency())
                                 .orElse("–"));
+        pages.down(LINE);
+    }
+
+    private void partsHead(float amount, float price) throws IOException {
+        pages.sheet().textEndingAt(pages.bold(), TEXT, amount, pages.y(), "amount");
+        pages.sheet().textEndingAt(pages.bold(), TEXT, price, pages.y(), "of one");
+        pages.sheet().textEndingAt(pages.bold(), TEXT, pages.right(), pages.y(), "cost");
         pages.down(LINE);
     }
 

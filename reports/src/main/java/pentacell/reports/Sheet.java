@@ -7,6 +7,7 @@ import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.PDPageContentStream.AppendMode;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 
@@ -25,6 +26,18 @@ final class Sheet implements AutoCloseable {
         page = new PDPage(size);
         document.addPage(page);
         ink = new PDPageContentStream(document, page);
+    }
+
+    private Sheet(PDDocument document, PDPage page) throws IOException {
+        this.page = page;
+        ink = new PDPageContentStream(document, page, AppendMode.APPEND, true, true);
+    }
+
+    /// A page that was written before, to write on it again.
+    ///
+    /// @param number from 0
+    static Sheet again(PDDocument document, int number) throws IOException {
+        return new Sheet(document, document.getPage(number));
     }
 
     float width() {
