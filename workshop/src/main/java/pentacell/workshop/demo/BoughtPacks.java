@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.SplittableRandom;
 import java.util.TreeMap;
 import pentacell.core.cell.CellModel;
 import pentacell.core.donor.Arrangement;
@@ -22,6 +23,12 @@ import pentacell.core.journal.Fact;
 
 /// The demo's lots, and what was read of its packs before they were opened.
 final class BoughtPacks {
+    /// How far a pack rests from what is usual for its chemistry, at most.
+    private static final double LEVELS_APART_VOLTS = 0.012;
+
+    /// How far an even group rests from the level of its pack, at most.
+    private static final double GROUPS_APART_VOLTS = 0.006;
+
     private static final String MONEY = "EUR";
 
     private BoughtPacks() {}
@@ -105,8 +112,14 @@ final class BoughtPacks {
     static List<Fact> read(Donor donor, double restVolts, double... odd) {
         TreeMap<Integer, Double> volts = new TreeMap<>();
         int series = donor.arrangement().orElseThrow().series();
+        // no two packs rest at the same level, nor their groups at the same distance from it
+        SplittableRandom random = new SplittableRandom(donor.code().hashCode());
+        double level = restVolts + LEVELS_APART_VOLTS * (2 * random.nextDouble() - 1);
         for (int group = 1; group <= series; group++)
-            volts.put(group, Math.rint((restVolts + (group * 37 % 11 - 5) / 1000.0) * 1000) / 1000);
+            volts.put(
+                    group,
+                    Math.rint((level + GROUPS_APART_VOLTS * (2 * random.nextDouble() - 1)) * 1000)
+                            / 1000);
         for (int i = 0; i < odd.length; i += 2) volts.put((int) odd[i], odd[i + 1]);
         double sum = volts.values().stream().mapToDouble(Double::doubleValue).sum();
         return new ArrayList<>(

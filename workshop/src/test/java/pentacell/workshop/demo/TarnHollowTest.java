@@ -84,6 +84,19 @@ final class TarnHollowTest {
     }
 
     @Test
+    void everyDonorHasReadingsOfItsOwn() {
+        Map<Map<Integer, Double>, String> read = new HashMap<>();
+        Donors.of(STATE)
+                .records()
+                .forEach((code, donor) -> {
+                    if (donor.groupVolts().isEmpty()) return;
+                    String other = read.put(donor.groupVolts(), code);
+                    assertEquals(null, other, code + " reads as another pack does");
+                });
+        assertTrue(read.size() >= 20, () -> read.values().toString());
+    }
+
+    @Test
     void cellsAreInAllStagesOfTheWork() {
         JudgedStock judged = JudgedStock.of(STATE);
         for (Standing standing :
