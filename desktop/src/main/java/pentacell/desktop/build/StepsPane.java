@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -12,6 +13,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pentacell.core.assembly.Assemblies;
 import pentacell.core.assembly.AssemblyFact;
 import pentacell.core.assembly.Ticked;
 import pentacell.core.build.BuildStep;
@@ -30,7 +32,7 @@ final class StepsPane extends VBox {
     private final Label message = Wrapping.on(new Label());
     private final VBox list = new VBox();
     private List<BuildStep> steps = List.of();
-    private Map<String, Ticked> ticked = Map.of();
+    private List<Row> rows = List.of();
 
     StepsPane(BuildModel model) {
         this.model = model;
@@ -45,10 +47,13 @@ final class StepsPane extends VBox {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(meaning, message, scroll);
         OnlyWhenSaid.of(message);
-        model.builtProperty().subscribe(this::show);
+        model.builtProperty().subscribe(built -> show());
+        // a tick shows as soon as it is logged, before the pack is worked out again
+        model.desk().ledger().stateProperty().subscribe(state -> show());
     }
 
-    private void show(Optional<PackToBuild> built) {
+    private void show() {
+        Optional<PackToBuild> built = model.builtProperty().get();
         List<BuildStep> now = built.map(pack -> pack.steps(model.laidOut())).orElse(List.of());
         Map<String, Ticked> done = model.assembly().ticked();
         long left = now.stream().filter(step -> !done.containsKey(step.code())).count();
@@ -67,57 +72,73 @@ final class StepsPane extends VBox {
                                                         .findFirst()
                                                         .map(next -> Sentence.within(next.title()))
                                                         .orElse("")));
-        if (now.equals(steps) && done.equals(ticked)) return;
-        steps = now;
-        ticked = done;
-        message.setText("");
-        list.getChildren().setAll(steps.stream().map(this::row).toList());
+        if (!now.equals(steps)) {
+            steps = now;
+            rows = steps.stream().map(Row::new).toList();
+            message.setText("");
+            list.getChildren().setAll(rows);
+        }
+        // rows stay while the steps do: what is being typed into one of them is not lost
+        rows.forEach(row -> row.show(Optional.ofNullable(done.get(row.step.code()))));
     }
 
-    private HBox row(BuildStep step) {
-        Optional<Ticked> done = Optional.ofNullable(ticked.get(step.code()));
-        CheckBox tick = new CheckBox();
-        tick.setId("step-" + step.code());
-        tick.setAccessibleText(step.title());
-        tick.setSelected(done.isPresent());
-        Label title = Wrapping.on(new Label(number(step) + "  " + step.title()));
-        title.getStyleClass().add("check-name");
-        VBox text = new VBox(title);
-        text.setSpacing(2);
-        if (done.isEmpty()) {
-            text.getChildren().add(Wrapping.on(new Label(step.how())));
-            step.hazard()
-                    .ifPresent(hazard -> {
-                        Label line = Wrapping.on(new Label("▲ " + hazard));
-                        line.getStyleClass().add("step-hazard");
-                        text.getChildren().add(line);
-                    });
-            if (!step.materials().isEmpty()) {
-                Label line = Wrapping.on(new Label(String.join(" · ", step.materials())));
-                line.getStyleClass().add("caption");
-                text.getChildren().add(line);
+    /// A step: its tick, what is to be done, and a remark for the day it is done.
+    private final class Row extends HBox {
+        private final BuildStep step;
+        private final CheckBox tick = new CheckBox();
+        private final TextField remark = new TextField();
+        private final VBox text = new VBox();
+        private final Label title;
+        private Optional<Ticked> shown = Optional.empty();
+
+        Row(BuildStep step) {
+            this.step = step;
+            title = Wrapping.on(new Label(number(step) + "  " + step.title()));
+            title.getStyleClass().add("check-name");
+            tick.setId("step-" + step.code());
+            tick.setAccessibleText(step.title());
+            text.setSpacing(2);
+            HBox.setHgrow(text, Priority.ALWAYS);
+            remark.setId("remark-" + step.code());
+            remark.setPromptText("remark, or a picture’s path");
+            remark.setPrefColumnCount(17);
+            remark.setMinWidth(USE_PREF_SIZE);
+            tick.setOnAction(pressed -> tick(step, tick, remark.getText().strip()));
+            remark.setOnAction(enter -> {
+                tick.setSelected(true);
+                tick(step, tick, remark.getText().strip());
+            });
+            getStyleClass().add("check-row");
+            getChildren().addAll(tick, text, remark);
+            write();
+        }
+
+        void show(Optional<Ticked> done) {
+            if (done.equals(shown)) return;
+            shown = done;
+            tick.setSelected(done.isPresent());
+            if (done.isPresent()) remark.clear();
+            write();
+        }
+
+        private void write() {
+            remark.setVisible(shown.isEmpty());
+            remark.setManaged(shown.isEmpty());
+            text.getChildren().setAll(title);
+            if (shown.isPresent()) {
+                say(doneWords(shown.get()), "caption");
+                return;
             }
-        } else {
-            Label line = Wrapping.on(new Label(doneWords(done.get())));
-            line.getStyleClass().add("caption");
+            text.getChildren().add(Wrapping.on(new Label(step.how())));
+            step.hazard().ifPresent(hazard -> say("▲ " + hazard, "step-hazard"));
+            if (!step.materials().isEmpty()) say(String.join(" · ", step.materials()), "caption");
+        }
+
+        private void say(String words, String look) {
+            Label line = Wrapping.on(new Label(words));
+            line.getStyleClass().add(look);
             text.getChildren().add(line);
         }
-        HBox.setHgrow(text, Priority.ALWAYS);
-        TextField remark = new TextField();
-        remark.setId("remark-" + step.code());
-        remark.setPromptText("remark, or a picture’s path");
-        remark.setPrefColumnCount(17);
-        remark.setMinWidth(USE_PREF_SIZE);
-        remark.setVisible(done.isEmpty());
-        remark.setManaged(done.isEmpty());
-        tick.setOnAction(pressed -> tick(step, tick, remark.getText().strip()));
-        remark.setOnAction(enter -> {
-            tick.setSelected(true);
-            tick(step, tick, remark.getText().strip());
-        });
-        HBox row = new HBox(tick, text, remark);
-        row.getStyleClass().add("check-row");
-        return row;
     }
 
     private int number(BuildStep step) {
@@ -146,7 +167,10 @@ final class StepsPane extends VBox {
                                     Optional.empty())));
             return;
         }
-        List<BuildStep> before = BuildSteps.openBefore(step, steps, ticked.keySet());
+        // the step before may be ticked, but not on the disk yet
+        Set<String> done =
+                Assemblies.of(model.desk().ledger().expected()).assembly(pack).ticked().keySet();
+        List<BuildStep> before = BuildSteps.openBefore(step, steps, done);
         if (!before.isEmpty() && typed.isEmpty()) {
             box.setSelected(false);
             message.setText(
@@ -157,6 +181,7 @@ final class StepsPane extends VBox {
                                             .collect(Collectors.joining(", "))));
             return;
         }
+        message.setText("");
         boolean isPhoto = typed.matches("(?i)\\S+\\.(png|jpe?g|webp|heic|gif)");
         model.log(
                 "Step done: " + step.title(),

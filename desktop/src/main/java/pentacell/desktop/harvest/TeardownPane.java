@@ -3,11 +3,13 @@ package pentacell.desktop.harvest;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -18,6 +20,7 @@ import pentacell.core.caution.Caution;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Place;
+import pentacell.core.donor.Donor;
 import pentacell.core.donor.DonorFact;
 import pentacell.core.donor.DonorFact.Check;
 import pentacell.core.donor.DonorRecord;
@@ -54,6 +57,14 @@ final class TeardownPane extends VBox {
     private final TextField part = field("part", "such as 2 boards", 12);
     private final Label saved = new Label();
     private Optional<String> shown = Optional.empty();
+    private Optional<Listed> listed = Optional.empty();
+    private Optional<Left> offered = Optional.empty();
+
+    /// What the list of steps shows.
+    private record Listed(Donor donor, List<TeardownStep> steps, Set<String> done) {}
+
+    /// How many cells of a donor have no name yet.
+    private record Left(String donor, int cells) {}
 
     TeardownPane(Desk desk, HarvestModel model) {
         this.desk = desk;
@@ -118,8 +129,11 @@ final class TeardownPane extends VBox {
 
     private void show() {
         Optional<DonorRecord> record = model.donor();
-        steps.getChildren().clear();
-        if (record.isEmpty()) return;
+        if (record.isEmpty()) {
+            steps.getChildren().clear();
+            listed = Optional.empty();
+            return;
+        }
         DonorRecord donor = record.get();
         cells.setVisible(donor.donor().hasCans());
         cells.setManaged(donor.donor().hasCans());
@@ -127,14 +141,17 @@ final class TeardownPane extends VBox {
         List<Caution> wanted = new ArrayList<>(List.of(Caution.SHORT_CIRCUIT, Caution.CAN_DAMAGE));
         if (full.orElse(0) > 60) wanted.add(0, Caution.HIGH_VOLTAGE);
         cautions.show(wanted);
-        for (TeardownStep step : Teardown.steps(donor.donor(), full))
-            steps.getChildren().add(step(donor, step));
+        list(donor, Teardown.steps(donor.donor(), full));
         if (!shown.equals(Optional.of(donor.donor().code()))) {
             shown = Optional.of(donor.donor().code());
             faults.clear();
         }
-        int left = model.cellsLeft(donor);
-        count.setText(left > 0 ? String.valueOf(left) : "");
+        // what is being typed stays while something else is logged
+        Left left = new Left(donor.donor().code(), model.cellsLeft(donor));
+        if (!offered.equals(Optional.of(left))) {
+            offered = Optional.of(left);
+            count.setText(left.cells() > 0 ? String.valueOf(left.cells()) : "");
+        }
         saved.setText(
                 donor.parts().isEmpty()
                         ? donor.minutes() > 0 ? minutes(donor) + " so far." : ""
@@ -147,6 +164,21 @@ final class TeardownPane extends VBox {
                                                 .toList())
                                 + (donor.minutes() > 0 ? ". " + minutes(donor) + " so far." : "."));
         propose();
+    }
+
+    /// Writes the steps again when they or their ticks are others, and keeps the keys where they
+    /// are.
+    private void list(DonorRecord donor, List<TeardownStep> wanted) {
+        Optional<Listed> now = Optional.of(new Listed(donor.donor(), wanted, donor.stepsDone()));
+        if (now.equals(listed)) return;
+        listed = now;
+        Optional<String> focused =
+                Optional.ofNullable(getScene())
+                        .map(Scene::getFocusOwner)
+                        .filter(owner -> owner instanceof CheckBox)
+                        .map(Node::getId);
+        steps.getChildren().setAll(wanted.stream().map(step -> step(donor, step)).toList());
+        focused.map(id -> steps.lookup("#" + id)).ifPresent(Node::requestFocus);
     }
 
     private static String minutes(DonorRecord donor) {
