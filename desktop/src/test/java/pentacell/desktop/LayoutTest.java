@@ -6,17 +6,20 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
+import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.IndexedCell;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.skin.VirtualFlow;
@@ -69,6 +72,14 @@ final class LayoutTest {
                 faults.add("cut: " + named(labeled));
             if (node instanceof TextField field && isTooNarrow(field))
                 faults.add("too narrow: " + named(field));
+            // what lies beyond the edge of a table is cut, though no label knows it; where the
+            // window is small a table may scroll sideways, but what it warns of is in sight
+            if (node instanceof TableView<?> table) {
+                if (isFullSize(scene, table) && scrollsSideways(table))
+                    faults.add("wider than its place: " + named(table));
+                warnsBeyondItsEdge(table)
+                        .ifPresent(words -> faults.add("out of sight: " + words + named(table)));
+            }
             if (isLeaf(node)) leaves.add(node);
         }
         for (Node leaf : leaves) if (sticksOut(leaf, scene)) faults.add("outside: " + named(leaf));
@@ -81,6 +92,34 @@ final class LayoutTest {
                                     + " and "
                                     + named(leaves.get(j)));
         return faults;
+    }
+
+    private static boolean scrollsSideways(TableView<?> table) {
+        return table.lookupAll(".scroll-bar").stream()
+                .map(ScrollBar.class::cast)
+                .anyMatch(bar ->
+                        bar.getOrientation() == Orientation.HORIZONTAL
+                                && bar.isVisible()
+                                && bar.getMax() > HAIR);
+    }
+
+    private static boolean isFullSize(Scene scene, TableView<?> table) {
+        return scene.getWidth() >= 1280
+                && table.lookup(".column-header .label") instanceof Labeled head
+                && head.getFont().getSize() < 14;
+    }
+
+    private static <R> Optional<String> warnsBeyondItsEdge(TableView<R> table) {
+        double right = 0;
+        for (TableColumn<R, ?> column : table.getVisibleLeafColumns()) {
+            right += column.getWidth();
+            if (right <= table.getWidth() + HAIR) continue;
+            for (R row : table.getItems()) {
+                String words = String.valueOf(column.getCellData(row));
+                if (words.startsWith("■") || words.startsWith("▲")) return Optional.of(words);
+            }
+        }
+        return Optional.empty();
     }
 
     private static boolean isShown(Node node) {

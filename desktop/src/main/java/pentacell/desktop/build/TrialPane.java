@@ -67,6 +67,7 @@ final class TrialPane extends VBox {
         reason.setPromptText("where and how, or why");
         reason.setPrefColumnCount(24);
         table.count("Group", row -> row.group() + 1)
+                .column("", row -> row.isOdd() ? "▲ strays: look at its cells" : "")
                 .column("First read", row -> when(row.first().at()))
                 .measured(
                         "First / V",
@@ -83,7 +84,6 @@ final class TrialPane extends VBox {
                                 row.readings() > 1
                                         ? OptionalDouble.of(1000 * row.againstOthersVolts())
                                         : OptionalDouble.empty())
-                .sentence("", row -> row.isOdd() ? "▲ strays: look at its cells" : "")
                 .inThisOrder();
         VBox.setVgrow(table, Priority.ALWAYS);
         make.getStyleClass().add("primary");

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.ListChangeListener;
+import javafx.css.PseudoClass;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -26,6 +27,9 @@ import pentacell.core.unit.Quantity;
 /// columns that hold sentences the last takes what is left, and shortens where there is not enough;
 /// the whole sentence is then had by pointing at it. A width that a person has pulled stays.
 public final class FittedTable<R> extends TableView<R> {
+    /// Without rows it takes no more room than what it says instead.
+    private static final PseudoClass BARE = PseudoClass.getPseudoClass("bare");
+
     /// Texts of a column that are measured: its longest by letters.
     private static final int MEASURED = 12;
 
@@ -64,8 +68,10 @@ public final class FittedTable<R> extends TableView<R> {
                         (ListChangeListener<R>)
                                 change -> {
                                     liked.clear();
+                                    pseudoClassStateChanged(BARE, getItems().isEmpty());
                                     stale();
                                 });
+        pseudoClassStateChanged(BARE, true);
         getSortOrder().addListener((ListChangeListener<TableColumn<R, ?>>) change -> stale());
     }
 

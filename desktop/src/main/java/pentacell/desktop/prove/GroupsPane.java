@@ -51,6 +51,14 @@ final class GroupsPane extends VBox {
         meaning.setId("prove-groups-meaning");
         meaning.getStyleClass().add("meaning");
         table.count("Group", row -> row.group() + 1)
+                .column(
+                        "",
+                        row ->
+                                row.tested()
+                                        .map(each -> ProveWords.cause(each.cause()))
+                                        .filter(words -> !words.isEmpty())
+                                        .map(words -> "▲ " + words)
+                                        .orElse(""))
                 .measured("Match / Ah", Quantity.CHARGE, row -> OptionalDouble.of(row.matched()))
                 .measured("Alone / Ah", Quantity.CHARGE, Row::aloneAmpHours)
                 .measured(
@@ -77,14 +85,6 @@ final class GroupsPane extends VBox {
                                 row.tested()
                                         .map(LoadTest.Group::restVolts)
                                         .orElse(OptionalDouble.empty()))
-                .sentence(
-                        "",
-                        row ->
-                                row.tested()
-                                        .map(each -> ProveWords.cause(each.cause()))
-                                        .filter(words -> !words.isEmpty())
-                                        .map(words -> "▲ " + words)
-                                        .orElse(""))
                 .inThisOrder();
         VBox.setVgrow(table, Priority.ALWAYS);
         Label hint =

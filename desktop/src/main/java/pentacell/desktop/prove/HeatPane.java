@@ -36,22 +36,23 @@ final class HeatPane extends VBox {
         getStyleClass().add("plan-pane");
         meaning.setId("heat-meaning");
         meaning.getStyleClass().add("meaning");
-        warm.column("Cell", row -> row.cell().text())
+        // what is wrong comes first: where the window is narrow the rest scrolls out of sight
+        warm.column("", row -> row.isOdd() ? "■ too warm" : "")
+                .column("Cell", row -> row.cell().text())
                 .column("Place", row -> place(row.spot()))
                 .measured("°C", Quantity.TEMPERATURE, row -> OptionalDouble.of(row.celsius()))
                 .measured(
                         "Expected / °C",
                         Quantity.TEMPERATURE,
                         row -> OptionalDouble.of(row.expectedCelsius()))
-                .sentence("", row -> row.isOdd() ? "■ too warm" : "")
                 .inThisOrder();
-        bars.count("Joint", BarLook.Bar::joint)
+        bars.column("", row -> row.isOdd() ? "■ its joint" : "")
+                .count("Joint", BarLook.Bar::joint)
                 .number("At / A", row -> Quantity.CURRENT.number(row.reading().amps(), 1))
                 .number("mV", row -> Quantity.MILLIVOLTS.number(row.reading().millivolts(), 1))
                 .number(
                         "Expected / mV",
                         row -> Quantity.MILLIVOLTS.number(row.expectedMillivolts(), 1))
-                .sentence("", row -> row.isOdd() ? "■ its joint" : "")
                 .inThisOrder();
         HBox.setHgrow(warm, Priority.ALWAYS);
         bars.setPrefWidth(320);
