@@ -11,12 +11,15 @@ import pentacell.core.assembly.Standing;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
+import pentacell.desktop.frame.Card;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Found;
+import pentacell.desktop.frame.PackCard;
 import pentacell.desktop.frame.PackWork;
 import pentacell.desktop.frame.QuickBar;
+import pentacell.desktop.frame.Selection;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.Lazy;
@@ -87,6 +90,16 @@ public final class BuildStation implements Station {
     @Override
     public Optional<QuickBar> line() {
         return Optional.of(view.get().quickLine());
+    }
+
+    @Override
+    public void enter() {
+        desk.selection().followPack(model.inHand().name());
+    }
+
+    @Override
+    public Optional<Card> card() {
+        return Optional.of(new Card(Selection.OfPack.class::isInstance, () -> new PackCard(desk)));
     }
 
     @Override

@@ -27,6 +27,26 @@ record BenchCard(Map<String, Page> pages) {
     /// Something to type or press.
     record Line(String what, String does) {}
 
+    /// A line of the card that can be looked for.
+    record Topic(String station, String words) {}
+
+    /// Everything on the card that can be looked for.
+    List<Topic> topics() {
+        List<Topic> topics = new ArrayList<>();
+        pages.forEach((station, page) -> {
+            topics.add(new Topic(station, "Help: %s. %s".formatted(station, page.purpose())));
+            page.lines()
+                    .forEach(line ->
+                            topics.add(
+                                    new Topic(
+                                            station,
+                                            "Help: %s   %s (%s)"
+                                                    .formatted(
+                                                            line.what(), line.does(), station))));
+        });
+        return topics;
+    }
+
     /// The card that comes with the program.
     static BenchCard read() {
         try (BufferedReader reader =

@@ -63,6 +63,13 @@ public final class Desk implements AutoCloseable {
         ledger.put(opened);
     }
 
+    /// Takes the workshop off the desk and closes it.
+    void putAway() {
+        work.workshopChanged();
+        selection.selectNothing();
+        ledger.putAway();
+    }
+
     @Override
     public void close() {
         ledger.close();

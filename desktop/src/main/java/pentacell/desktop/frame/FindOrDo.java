@@ -92,12 +92,23 @@ final class FindOrDo {
             list.setVisible(false);
             return;
         }
-        list.getItems().setAll(matches(wanted));
-        list.getSelectionModel().selectFirst();
-        list.setVisible(!list.getItems().isEmpty());
+        List<Found> matches = matches(wanted);
+        list.getItems().setAll(matches.isEmpty() ? List.of(nothing(text.strip())) : matches);
+        if (matches.isEmpty()) list.getSelectionModel().clearSelection();
+        else list.getSelectionModel().selectFirst();
+        list.setVisible(true);
         Bounds bounds = field.localToScene(field.getBoundsInLocal());
         double height = Math.min(MOST, list.getItems().size()) * 2.3 * EM + 4;
         list.resizeRelocate(bounds.getMinX(), bounds.getMaxY() + 2, bounds.getWidth(), height);
+    }
+
+    private static Found nothing(String typed) {
+        String shown = typed.length() <= 24 ? typed : typed.substring(0, 24) + "…";
+        return new Found(
+                "Nothing found for “%s”. Try a cell, a donor, a pack, or a word such as label, import, currents."
+                        .formatted(shown),
+                Found.Where.ANYWHERE,
+                () -> {});
     }
 
     /// The list, to be laid over everything else.

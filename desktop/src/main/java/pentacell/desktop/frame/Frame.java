@@ -9,12 +9,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.stage.Window;
+import javafx.stage.WindowEvent;
 import pentacell.desktop.theme.Theme;
 
 /// The window's content: path on the left, top bar and due line above, the station in the middle,
@@ -119,6 +123,11 @@ public final class Frame {
             key.consume();
             return;
         }
+        if (key.getCode() == KeyCode.ENTER && scene.getFocusOwner() instanceof Button button) {
+            button.fire();
+            key.consume();
+            return;
+        }
         Optional<Runnable> command = commandOn(key);
         if (command.isPresent()) {
             command.get().run();
@@ -138,6 +147,7 @@ public final class Frame {
                 else desk.ledger().undo();
             }
             case Y -> desk.ledger().redo();
+            case S -> desk.notices().say("Everything is saved as it is logged.");
             case PLUS, EQUALS, ADD -> rescale(1);
             case MINUS, SUBTRACT -> rescale(-1);
             case DIGIT0, NUMPAD0 -> rescale(0);
@@ -208,14 +218,32 @@ public final class Frame {
         for (Station station : stations)
             for (Command command : station.commands())
                 found.add(here(keyed(command), () -> run(station, command)));
+        for (Station station : stations)
+            for (String pane : station.panes())
+                found.add(
+                        here(
+                                station.name() + ": " + pane,
+                                () -> {
+                                    go(station);
+                                    station.showPane(pane);
+                                }));
         BarActions actions = new BarActions();
         found.add(here("Show all cautions again", desk.notices()::showAllCautions));
-        found.add(here("New workshop", actions::newWorkshop));
-        found.add(here("Open workshop", actions::openWorkshop));
+        found.add(here("New workshop" + key("Ctrl+N"), actions::newWorkshop));
+        found.add(here("Open workshop" + key("Ctrl+O"), actions::openWorkshop));
+        found.add(here("Close workshop" + key("Ctrl+W"), this::closeWorkshop));
+        found.add(here("Quit" + key("Ctrl+Q"), this::quit));
         found.add(here("Undo" + key("Ctrl+Z"), desk.ledger()::undo));
         found.add(here("Redo" + key("Ctrl+Y"), desk.ledger()::redo));
         found.add(here("Help" + key("F1"), () -> help.toggle(inHand.name())));
-        found.add(here("Light or dark", actions::changeTheme));
+        found.add(here("Caret into the line" + key("F2"), this::focusLine));
+        found.add(here("Show or hide the card" + key("F4"), card::toggle));
+        found.add(here("Setting: light or dark theme", actions::changeTheme));
+        found.add(here("Setting: larger text" + key("Ctrl+plus"), () -> rescale(1)));
+        found.add(here("Setting: smaller text" + key("Ctrl+minus"), () -> rescale(-1)));
+        found.add(here("Setting: usual text size" + key("Ctrl+0"), () -> rescale(0)));
+        for (BenchCard.Topic topic : help.topics())
+            found.add(here(topic.words(), () -> help.show(topic.station())));
         found.removeIf(each -> !FindOrDo.fits(each.words(), wanted));
         for (Station station : stations)
             for (Found thing : station.find(wanted, most))
@@ -270,6 +298,23 @@ public final class Frame {
                 .runAcrossWorkshops(begun::get, arrived -> take(file, arrived), this::failed);
     }
 
+    /// Closes the workshop on the desk; the program stays.
+    private void closeWorkshop() {
+        String name = desk.ledger().fileNameProperty().get();
+        if (name.isEmpty()) {
+            desk.notices().say("No workshop is open.");
+            return;
+        }
+        desk.putAway();
+        desk.notices().say(name + " is closed. Ctrl+O opens a workshop, Ctrl+N makes a new one.");
+    }
+
+    /// Ends the program, as the window's own button does. What is being written is finished first.
+    private void quit() {
+        Window window = scene.getWindow();
+        window.fireEvent(new WindowEvent(window, WindowEvent.WINDOW_CLOSE_REQUEST));
+    }
+
     private void announce(OpeningProgress read) {
         desk.notices().say("Opening " + read.file().getFileName() + " …");
         reading.begin(read);
@@ -305,6 +350,16 @@ public final class Frame {
         @Override
         public void openWorkshop() {
             files.which("Open workshop", "Workshops", "*.pentacell").ifPresent(Frame.this::open);
+        }
+
+        @Override
+        public void closeWorkshop() {
+            Frame.this.closeWorkshop();
+        }
+
+        @Override
+        public void quit() {
+            Frame.this.quit();
         }
 
         @Override

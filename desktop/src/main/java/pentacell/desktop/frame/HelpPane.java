@@ -49,8 +49,23 @@ final class HelpPane extends StackPane {
             leave();
             return;
         }
+        show(station);
+    }
+
+    /// What can be looked for in the help.
+    List<BenchCard.Topic> topics() {
+        return read().topics();
+    }
+
+    private BenchCard read() {
         BenchCard read = card.orElseGet(BenchCard::read);
         card = Optional.of(read);
+        return read;
+    }
+
+    /// Shows the page of a station.
+    void show(String station) {
+        BenchCard read = read();
         caretWas = Optional.ofNullable(getScene().getFocusOwner());
         BenchCard.Page page = read.page(station);
         Button close = new Button("Close");

@@ -127,6 +127,26 @@ public final class Ledger {
     void put(Arrival.Ready arrived) {
         Logbook opened = arrived.book();
         beforeClosing.forEach(Runnable::run);
+        closeAfterWriting();
+        logbook = Optional.of(opened);
+        pending.clear();
+        fileName.set(String.valueOf(opened.file().getFileName()));
+        opened.onTrouble(message -> Background.tell(() -> notices.say(message)));
+        publish(Outcome.of(opened, arrived.judged()));
+        for (Consumer<Logbook> begin : onOpened) begin.accept(opened);
+    }
+
+    /// Closes the open workshop; none is open then.
+    void putAway() {
+        beforeClosing.forEach(Runnable::run);
+        closeAfterWriting();
+        logbook = Optional.empty();
+        pending.clear();
+        fileName.set("");
+        publish(new Outcome(nothing, JudgedStock.of(nothing), Optional.empty(), Optional.empty()));
+    }
+
+    private void closeAfterWriting() {
         // after what is still being written to it
         logbook.ifPresent(before ->
                 writing.run(
@@ -136,12 +156,6 @@ public final class Ledger {
                         },
                         closed -> {},
                         failure -> notices.say("Could not close the file: " + failure)));
-        logbook = Optional.of(opened);
-        pending.clear();
-        fileName.set(String.valueOf(opened.file().getFileName()));
-        opened.onTrouble(message -> Background.tell(() -> notices.say(message)));
-        publish(Outcome.of(opened, arrived.judged()));
-        for (Consumer<Logbook> begin : onOpened) begin.accept(opened);
     }
 
     private record Outcome(

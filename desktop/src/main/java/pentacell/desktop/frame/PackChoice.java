@@ -15,7 +15,10 @@ public final class PackChoice {
         box.setPromptText("no pack is matched yet");
         box.valueProperty()
                 .subscribe(name -> {
-                    if (name != null) inHand.take(name);
+                    if (name == null) return;
+                    inHand.take(name);
+                    // the card is of the pack that is looked at
+                    if (box.getScene() != null) desk.selection().followPack(name);
                 });
         Runnable offer =
                 () -> {

@@ -30,6 +30,9 @@ public final class Selection {
     /// A donor as something to select.
     public record OfDonor(String code) {}
 
+    /// A matched pack as something to select.
+    public record OfPack(String name) {}
+
     Selection(Supplier<WorkshopState> state) {
         this.state = state;
     }
@@ -42,6 +45,11 @@ public final class Selection {
     /// Selects a donor.
     public void selectDonor(String code) {
         select(new OfDonor(code));
+    }
+
+    /// Selects the pack that a station works on, unless a cell or a donor is looked at.
+    public void followPack(String name) {
+        if (cell.get().isEmpty() && donor.get().isEmpty()) select(new OfPack(name));
     }
 
     /// Selects nothing.

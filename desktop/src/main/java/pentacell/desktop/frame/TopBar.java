@@ -36,6 +36,10 @@ final class TopBar extends HBox {
 
         void openWorkshop();
 
+        void closeWorkshop();
+
+        void quit();
+
         void changeTheme();
 
         void toggleCard();
@@ -59,8 +63,10 @@ final class TopBar extends HBox {
                 .addAll(
                         item("New workshop…", "Shortcut+N", actions::newWorkshop),
                         item("Open workshop…", "Shortcut+O", actions::openWorkshop),
+                        item("Close workshop", "Shortcut+W", actions::closeWorkshop),
                         new SeparatorMenuItem());
         for (Item each : more) file.getItems().add(item(each));
+        file.getItems().addAll(new SeparatorMenuItem(), item("Quit", "Shortcut+Q", actions::quit));
         find.setId("find-or-do");
         find.setPromptText("Find or do  (Ctrl+K)");
         find.setAccessibleText("Find a cell or do a command");

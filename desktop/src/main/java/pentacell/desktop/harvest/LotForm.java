@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import javafx.scene.control.TextField;
 import pentacell.core.cell.CellId;
 import pentacell.core.donor.DonorCode;
@@ -96,13 +97,16 @@ final class LotForm {
     private void add() {
         Optional<String> from = form.required(source, "Where it came from");
         if (from.isEmpty()) return;
-        OptionalDouble count = form.number(packs, "a number of packs");
+        OptionalInt count = form.whole(packs, "a number of packs");
         if (count.isEmpty()) return;
         OptionalDouble paid = form.number(price, "an amount of money");
         if (paid.isEmpty()) return;
         OptionalDouble sent = orZero(postage, "an amount of money");
         if (sent.isEmpty()) return;
-        OptionalDouble spent = orZero(minutes, "a number of minutes");
+        OptionalInt spent =
+                minutes.getText().isBlank()
+                        ? OptionalInt.of(0)
+                        : form.whole(minutes, "a number of minutes, or nothing");
         if (spent.isEmpty()) return;
         String money =
                 currency.getText().isBlank()
@@ -136,8 +140,8 @@ final class LotForm {
                             day,
                             new Price(paid.getAsDouble(), money),
                             sent.getAsDouble(),
-                            (int) count.getAsDouble(),
-                            (int) spent.getAsDouble()));
+                            count.getAsInt(),
+                            spent.getAsInt()));
         } catch (DateTimeException wrong) {
             form.complain(
                     "\"" + bought.getText() + "\" is not a date; use one such as " + today() + ".",

@@ -33,6 +33,7 @@ final class ImportPane extends VBox {
     private final Label effect = new Label();
     private final ListView<String> problems = new ListView<>();
     private final Button take = new Button();
+    private final Button close = new Button("Close");
     private final ProgressIndicator reading = new ProgressIndicator();
     private Runnable onClose = () -> {};
     private Optional<CellTable> table = Optional.empty();
@@ -54,7 +55,6 @@ final class ImportPane extends VBox {
         take.setId("import-take");
         take.getStyleClass().add("primary");
         take.setOnAction(pressed -> takeGoodLines());
-        Button close = new Button("Close");
         close.setId("import-close");
         close.setOnAction(pressed -> onClose.run());
         HBox buttons = new HBox(take, close, reading);
@@ -124,6 +124,8 @@ final class ImportPane extends VBox {
                                 twice));
         take.setText("Import " + Count.of(read.rows().size(), "good line", "good lines"));
         take.setDisable(read.rows().isEmpty());
+        // Enter imports; with nothing to import it closes
+        (read.rows().isEmpty() ? close : take).requestFocus();
     }
 
     private void takeGoodLines() {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import pentacell.core.cell.CatalogueFact;
@@ -128,13 +129,12 @@ final class IntakeForms {
         form.onVerb(() -> {
             Optional<String> text = form.required(name, "A name");
             if (text.isEmpty()) return;
-            OptionalDouble down = form.number(rows, "a number of rows");
+            OptionalInt down = form.whole(rows, "a number of rows");
             if (down.isEmpty()) return;
-            OptionalDouble across = form.number(columns, "a number of columns");
+            OptionalInt across = form.whole(columns, "a number of columns");
             if (across.isEmpty()) return;
             try {
-                Tray tray =
-                        new Tray(text.get(), (int) down.getAsDouble(), (int) across.getAsDouble());
+                Tray tray = new Tray(text.get(), down.getAsInt(), across.getAsInt());
                 desk.ledger()
                         .logOnce(
                                 "Add tray " + tray.name(),

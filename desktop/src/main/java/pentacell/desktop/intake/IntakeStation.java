@@ -61,8 +61,6 @@ public final class IntakeStation implements Station {
                 new Command("Define model", () -> view.get().openForm(IntakeForms.model(desk))));
         commands.add(
                 new Command("Add tray", () -> view.get().openForm(IntakeForms.tray(desk, model))));
-        for (String name : panes())
-            commands.add(new Command("Intake: " + name, () -> showPane(name)));
         return commands;
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.function.Consumer;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
@@ -142,6 +143,19 @@ public final class Form extends VBox {
                             + ".",
                     field);
         return number;
+    }
+
+    /// The whole number in a field, or empty after complaining.
+    public OptionalInt whole(TextField field, String expected) {
+        OptionalDouble number = number(field, expected);
+        if (number.isEmpty()) return OptionalInt.empty();
+        double value = number.getAsDouble();
+        if (value == Math.rint(value) && Math.abs(value) <= Integer.MAX_VALUE)
+            return OptionalInt.of((int) value);
+        complain(
+                "\"%s\" is not a whole number; expected %s.".formatted(field.getText(), expected),
+                field);
+        return OptionalInt.empty();
     }
 
     /// The text in a field, or empty after complaining.

@@ -94,6 +94,11 @@ public final class ProveStation implements Station {
     }
 
     @Override
+    public void enter() {
+        desk.selection().followPack(model.inHand().name());
+    }
+
+    @Override
     public boolean takes(PackWork work) {
         return model.inHand().takes(work, PackWork.Kind.PROVE);
     }

@@ -76,6 +76,11 @@ public final class ServiceStation implements Station {
     }
 
     @Override
+    public void enter() {
+        desk.selection().followPack(model.inHand().name());
+    }
+
+    @Override
     public boolean takes(PackWork work) {
         return model.inHand().takes(work, PackWork.Kind.SERVICE);
     }

@@ -28,7 +28,7 @@ final class ServiceView {
     private final Label findings = figures.figure("service-findings", "Findings");
     private final Label low = figures.figure("service-low", "Apart, low / mV");
     private final Label high = figures.figure("service-high", "Apart, full / mV");
-    private final Label trend = figures.figure("service-trend", "mV a year");
+    private final Label trend = figures.figure("service-trend", "mV per 30 days");
     private final Label read = figures.figure("service-read", "Last read");
     private final ComboBox<String> pack;
     private final QuickBar quick;

@@ -121,8 +121,6 @@ public final class TestStation implements Station {
     @Override
     public List<Command> commands() {
         List<Command> commands = new ArrayList<>();
-        for (String name : panes())
-            commands.add(new Command("Test: " + name, () -> showPane(name)));
         commands.add(importCommand());
         commands.add(readCommand());
         return commands;
