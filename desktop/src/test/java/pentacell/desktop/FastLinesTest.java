@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.scene.Node;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.AfterEach;
@@ -273,5 +274,33 @@ final class FastLinesTest {
         typist.type("hb05-12\n");
         assertEquals("HB05-12", bench.text("#card-id"));
         assertFalse(bench.bench.desk().ledger().isWaiting());
+    }
+
+    @Test
+    void stepsTickedOneAfterAnotherAreAllDoneAndAHalfTypedRemarkStays() {
+        go(7);
+        bench.choose("#build-pack", TarnHollow.DOME);
+        bench.click("#tab-steps");
+        bench.await("the steps are listed", () -> bench.isVisible("#step-rings"));
+        for (String step : List.of("holder", "read", "rings")) {
+            bench.robot.interact(() -> node("#step-" + step).requestFocus());
+            bench.keys(KeyCode.SPACE);
+        }
+        bench.robot.interact(() -> node("#remark-try").requestFocus());
+        typist.type("strips at hand");
+        assertEquals("", bench.text("#steps-message"));
+        write();
+        assertTrue(
+                Assemblies.of(bench.state())
+                        .assembly(TarnHollow.DOME)
+                        .ticked()
+                        .keySet()
+                        .containsAll(List.of("holder", "read", "rings")));
+        assertEquals("strips at hand", bench.field("#remark-try"));
+        assertEquals("remark-try", caret());
+    }
+
+    private Node node(String query) {
+        return bench.robot.lookup(query).query();
     }
 }

@@ -95,8 +95,9 @@ final class CurrentsPane extends VBox {
                         "Reads / mV",
                         each -> Quantity.MILLIVOLTS.number(1000 * Math.abs(each.volts()), 1))
                 .inThisOrder();
-        table.setPrefHeight(160);
-        table.setMinHeight(106);
+        table.setPrefHeight(124);
+        table.setMinHeight(96);
+        table.setMaxHeight(124);
         VBox.setVgrow(table, Priority.SOMETIMES);
         table.getSelectionModel()
                 .selectedItemProperty()

@@ -40,6 +40,8 @@ import pentacell.desktop.kit.Wrapping;
 /// Where the cans stand: layouts that were found, ranked, beside both faces of the one looked at,
 /// which a hand may change.
 final class LayoutPane extends VBox {
+    private static final String NO_LAYOUT = "No layout yet: match a pack first (Ctrl+6).";
+
     /// One step of looking nearer.
     private static final double NEARER = 1.6;
 
@@ -53,8 +55,7 @@ final class LayoutPane extends VBox {
     private final Button take = new Button("Take this layout");
     private final Button stop = new Button("Stop looking");
     private final MenuButton change = new MenuButton("Change it");
-    private final FittedTable<Arrangement> table =
-            new FittedTable<>("layouts", "No layout yet: match a pack first (Ctrl+6).");
+    private final FittedTable<Arrangement> table = new FittedTable<>("layouts", NO_LAYOUT);
     private boolean isFilling;
 
     /// Which rows are looked for.
@@ -155,7 +156,11 @@ final class LayoutPane extends VBox {
         model.foundProperty().subscribe(this::fill);
         model.shownProperty().subscribe(this::show);
         model.builtProperty().subscribe(now -> show(model.shownProperty().get()));
-        model.searchingProperty().subscribe(now -> show(model.shownProperty().get()));
+        model.searchingProperty()
+                .subscribe(isSearching -> {
+                    table.sayWhenEmpty(isSearching ? "Looking for layouts …" : NO_LAYOUT);
+                    show(model.shownProperty().get());
+                });
     }
 
     private static Label legend() {

@@ -156,15 +156,7 @@ final class StepsPane extends VBox {
     private void tick(BuildStep step, CheckBox box, String typed) {
         String pack = model.packProperty().get();
         if (!box.isSelected()) {
-            model.log(
-                    "Step to do again: " + step.title(),
-                    List.of(
-                            new AssemblyFact.WorkTicked(
-                                    pack,
-                                    step.code(),
-                                    AssemblyFact.Tick.OPEN,
-                                    "",
-                                    Optional.empty())));
+            log("Step to do again: ", step, box, tick(pack, step, AssemblyFact.Tick.OPEN, ""));
             return;
         }
         // the step before may be ticked, but not on the disk yet
@@ -182,15 +174,28 @@ final class StepsPane extends VBox {
             return;
         }
         message.setText("");
+        log("Step done: ", step, box, tick(pack, step, AssemblyFact.Tick.DONE, typed));
+    }
+
+    private static AssemblyFact tick(
+            String pack, BuildStep step, AssemblyFact.Tick tick, String typed) {
         boolean isPhoto = typed.matches("(?i)\\S+\\.(png|jpe?g|webp|heic|gif)");
-        model.log(
-                "Step done: " + step.title(),
-                List.of(
-                        new AssemblyFact.WorkTicked(
-                                pack,
-                                step.code(),
-                                AssemblyFact.Tick.DONE,
-                                isPhoto ? "" : typed,
-                                isPhoto ? Optional.of(typed) : Optional.empty())));
+        return new AssemblyFact.WorkTicked(
+                pack,
+                step.code(),
+                tick,
+                isPhoto ? "" : typed,
+                isPhoto ? Optional.of(typed) : Optional.empty());
+    }
+
+    /// What could not be written is not ticked.
+    private void log(String words, BuildStep step, CheckBox box, AssemblyFact fact) {
+        model.desk()
+                .ledger()
+                .logOnce(
+                        words + step.title(),
+                        List.of(fact),
+                        () -> {},
+                        why -> box.setSelected(model.assembly().ticked().containsKey(step.code())));
     }
 }

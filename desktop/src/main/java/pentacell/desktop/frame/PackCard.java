@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import pentacell.core.assembly.Assemblies;
 import pentacell.core.assembly.Assembly;
+import pentacell.core.assembly.Standing;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
@@ -75,15 +76,17 @@ public final class PackCard extends VBox {
         double least = groups.stream().mapToDouble(each -> each.orElse(0)).min().orElse(0);
         double most = groups.stream().mapToDouble(each -> each.orElse(0)).max().orElse(0);
         figures.add("Cells", Quantity.COUNT, pack.cellCount());
-        figures.add("Smallest group", Quantity.CAPACITY, isMeasured ? least : Double.NaN);
+        figures.add("Smallest group", Quantity.CHARGE, isMeasured ? least / 1000 : Double.NaN);
         figures.add("Spread", Quantity.CAPACITY, isMeasured ? most - least : Double.NaN);
-        line(
-                pack.picked().size() == pack.cellCount()
-                        ? "All its cells are picked."
-                        : "%d of %s picked."
-                                .formatted(
-                                        pack.picked().size(),
-                                        Count.of(pack.cellCount(), "cell", "cells")));
+        // once it stands, its cells are no longer fetched
+        if (assembly.standing() == Standing.BUILDING)
+            line(
+                    pack.picked().size() == pack.cellCount()
+                            ? "All its cells are picked."
+                            : "%d of %s picked."
+                                    .formatted(
+                                            pack.picked().size(),
+                                            Count.of(pack.cellCount(), "cell", "cells")));
         line(assembly.layout().isPresent() ? "A layout is chosen." : "No layout is chosen yet.");
         if (!assembly.standingReason().isEmpty()) line(assembly.standingReason());
         int tests = Proofs.of(state).proof(pack.name()).tests().size();

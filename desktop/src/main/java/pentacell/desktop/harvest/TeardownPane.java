@@ -192,10 +192,17 @@ final class TeardownPane extends VBox {
         box.setSelected(record.stepsDone().contains(step.code()));
         String code = record.donor().code();
         box.setOnAction(pressed ->
-                model.log(
-                        (box.isSelected() ? "Step done: " : "Step open: ") + step.code(),
-                        new DonorFact.StepChecked(
-                                code, step.code(), box.isSelected() ? Check.DONE : Check.OPEN)));
+                desk.ledger()
+                        .logOnce(
+                                (box.isSelected() ? "Step done: " : "Step open: ") + step.code(),
+                                List.of(
+                                        new DonorFact.StepChecked(
+                                                code,
+                                                step.code(),
+                                                box.isSelected() ? Check.DONE : Check.OPEN)),
+                                () -> {},
+                                // what could not be written is not ticked
+                                why -> box.setSelected(!box.isSelected())));
         VBox row = new VBox(box);
         row.getStyleClass().add("step");
         step.hazard()

@@ -61,7 +61,7 @@ public final class FittedTable<R> extends TableView<R> {
     /// @param emptyWords what stands there before the first row
     public FittedTable(String id, String emptyWords) {
         setId(id);
-        setPlaceholder(Wrapping.on(new Label(emptyWords)));
+        sayWhenEmpty(emptyWords);
         widthProperty().subscribe(width -> stale());
         getItems()
                 .addListener(
@@ -73,6 +73,11 @@ public final class FittedTable<R> extends TableView<R> {
                                 });
         pseudoClassStateChanged(BARE, true);
         getSortOrder().addListener((ListChangeListener<TableColumn<R, ?>>) change -> stale());
+    }
+
+    /// Says something else while it is empty.
+    public void sayWhenEmpty(String words) {
+        setPlaceholder(Wrapping.on(new Label(words)));
     }
 
     /// A column of texts.

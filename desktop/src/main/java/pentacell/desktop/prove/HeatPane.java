@@ -58,9 +58,9 @@ final class HeatPane extends VBox {
         bars.setPrefWidth(320);
         bars.setMinWidth(280);
         HBox both = new HBox(10, warm, bars);
-        both.setPrefHeight(170);
-        both.setMinHeight(110);
-        both.setMaxHeight(190);
+        both.setPrefHeight(124);
+        both.setMinHeight(96);
+        both.setMaxHeight(124);
         VBox.setVgrow(faces, Priority.ALWAYS);
         Label hint =
                 Wrapping.on(

@@ -94,9 +94,9 @@ final class SearchPane extends VBox {
                 .number("Off", this::off)
                 .sentence("", this::remark)
                 .inThisOrder();
-        cans.setPrefHeight(170);
-        cans.setMinHeight(110);
-        cans.setMaxHeight(200);
+        cans.setPrefHeight(124);
+        cans.setMinHeight(96);
+        cans.setMaxHeight(124);
         getChildren()
                 .addAll(
                         meaning,
