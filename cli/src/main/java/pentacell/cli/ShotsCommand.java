@@ -15,10 +15,10 @@ import picocli.CommandLine.Option;
         footer = {"", "Example:", "  ./pentacell shots --width 1280 --height 800"})
 final class ShotsCommand implements Callable<Integer> {
     @Option(
-            names = "--out",
+            names = "--folder",
             paramLabel = "FOLDER",
             description = "where to write the pictures (default: docs/screenshots)")
-    private Path out = Path.of("docs", "screenshots");
+    private Path pictures = Path.of("docs", "screenshots");
 
     @Option(
             names = "--width",
@@ -37,8 +37,8 @@ final class ShotsCommand implements Callable<Integer> {
         Path folder = Files.createTempDirectory("pentacell-shots");
         Path demo = folder.resolve("Tarn Hollow.pentacell");
         new DemoWorkshop(DemoWorkshop.folderOfPerson()).put(demo, false);
-        Files.createDirectories(out);
-        Shots.take(demo, out, width, height);
+        Files.createDirectories(pictures);
+        Shots.take(demo, pictures, width, height);
         return Exit.DONE;
     }
 }

@@ -221,6 +221,19 @@ final class OutputsTest {
         }
     }
 
+    /// An `--out` is looked at as a file before its command runs.
+    @Test
+    void noCommandTakesAFolderForAnOutput() {
+        List<String> folders =
+                Main.commandLine().getSubcommands().values().stream()
+                        .flatMap(command -> command.getCommandSpec().options().stream())
+                        .filter(option -> option.longestName().equals("--out"))
+                        .filter(option -> option.paramLabel().contains("FOLDER"))
+                        .map(Object::toString)
+                        .toList();
+        assertEquals(List.of(), folders);
+    }
+
     private static Logbook opened(Path file) throws LogbookException, java.io.IOException {
         return DemoWorkshop.opened(file);
     }
