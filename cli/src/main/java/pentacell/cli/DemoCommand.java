@@ -37,7 +37,7 @@ final class DemoCommand implements Callable<Integer> {
 
     @Option(
             names = "--force",
-            description = "let --write replace a file that is there and is no workshop")
+            description = "let --write replace an existing file, but never a workshop")
     private boolean isForced;
 
     @Option(names = "--fresh", description = "make a new demo even when there is one")

@@ -41,24 +41,24 @@ final class DemoWorkshop {
 
     /// Puts the demo in a file, in the place of whatever was there.
     ///
-    /// @param anew whether it is told anew though it is kept
+    /// @param isFresh whether it is made again even when a copy is kept
     /// @throws IOException when the file is open, or could not be written
-    void put(Path file, boolean anew) throws IOException, LogbookException {
+    void put(Path file, boolean isFresh) throws IOException, LogbookException {
         Files.createDirectories(file.toAbsolutePath().getParent());
-        told(anew, made -> Logbook.replace(file, made));
+        told(isFresh, made -> Logbook.replace(file, made));
     }
 
     /// Writes the demo to a file of somebody's choice.
     ///
     /// @param isForced whether a file that is there is replaced; a workshop never is
     /// @throws OutputFile.Refused when something is there that is to stay
-    void write(Path file, boolean anew, boolean isForced) throws IOException, LogbookException {
+    void write(Path file, boolean isFresh, boolean isForced) throws IOException, LogbookException {
         OutputFile.check(file, List.of());
         if (!isForced && Files.exists(file) && !OutputFile.isNowhere(file))
             throw new OutputFile.Refused(
                     file + " is there already. Choose another name, or say --force to replace it.");
         told(
-                anew,
+                isFresh,
                 made ->
                         OutputFile.write(
                                 file,
@@ -74,7 +74,7 @@ final class DemoWorkshop {
     }
 
     /// Tells the story, or takes it as it was told today.
-    private void told(boolean anew, Taker taker) throws IOException, LogbookException {
+    private void told(boolean isFresh, Taker taker) throws IOException, LogbookException {
         Optional<String> version = version();
         if (version.isEmpty()) {
             Path folder = Files.createTempDirectory("pentacell");
@@ -94,7 +94,7 @@ final class DemoWorkshop {
                                         + "-"
                                         + version.get()
                                         + ENDING);
-        if (anew || !Files.exists(kept)) keep(kept);
+        if (isFresh || !Files.exists(kept)) keep(kept);
         taker.take(kept);
     }
 

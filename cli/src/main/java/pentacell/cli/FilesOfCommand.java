@@ -37,9 +37,9 @@ final class FilesOfCommand {
         return new CommandLine.RunLast().execute(asked);
     }
 
-    /// Says what is the matter with a file.
+    /// Says what is wrong with a file.
     ///
-    /// @return the exit code that stands for it
+    /// @return its exit code
     static int said(CommandLine command, IOException failure) {
         command.getErr().println("pentacell: " + failure.getMessage());
         return failure instanceof OutputFile.Refused ? Exit.WRONG_USAGE : Exit.UNREADABLE_INPUT;

@@ -19,7 +19,7 @@ final class Inputs {
 
     /// A file that can be read more than once.
     ///
-    /// @throws IOException when a stream cannot be read, is too long or is no text
+    /// @throws IOException when a stream cannot be read, is too long or is not text
     static Path readable(Path named) throws IOException {
         boolean isStandardInput = named.equals(STANDARD_INPUT);
         if (!isStandardInput

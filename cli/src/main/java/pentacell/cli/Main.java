@@ -24,7 +24,7 @@ import picocli.CommandLine.Command;
             "",
             "Also: ./pentacell test   sets up what is missing and runs every test.",
             "Inputs are files or streams (-, /dev/stdin, <(…)), streams up to 1 GiB, JSON up to 32 MiB.",
-            "Outputs replace a file that is there, never an input, a workshop, a folder or a device; - stands for none.",
+            "An output may replace an existing file, but never an input, a workshop, a folder or a device; - is standard output.",
             "Exit codes: 0 done, 1 internal error, 2 wrong usage, 3 no solution under the limits, 4 unreadable input."
         })
 public final class Main implements Runnable {

@@ -31,7 +31,7 @@ final class Result {
         output.flush();
     }
 
-    /// Writes another output: to a file, or to standard output where `-` stands for it.
+    /// Writes another output: to a file, or to standard output for `-`.
     static void write(CommandSpec spec, Path out, String text) throws IOException {
         if (!isStandardOutput(out)) {
             OutputFile.write(out, text);

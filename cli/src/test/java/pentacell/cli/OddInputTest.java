@@ -10,13 +10,13 @@ import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import picocli.CommandLine;
 
 /// Odd input to commands: a sentence with the place, exit 4, and never a fault of ours.
 final class OddInputTest {
@@ -40,14 +40,15 @@ final class OddInputTest {
             """;
 
     @TempDir private Path folder;
-    private final StringWriter out = new StringWriter();
-    private final StringWriter err = new StringWriter();
+    private Commands commands = new Commands(Path.of(""));
+
+    @BeforeEach
+    void begin() {
+        commands = new Commands(folder);
+    }
 
     private int run(String... arguments) {
-        CommandLine line = Main.commandLine(arguments);
-        line.setOut(new PrintWriter(out, true));
-        line.setErr(new PrintWriter(err, true));
-        return line.execute(arguments);
+        return commands.run(arguments);
     }
 
     private int network(Path file) {
@@ -93,12 +94,12 @@ final class OddInputTest {
                         LAYOUT.replaceFirst(
                                 java.util.regex.Pattern.quote(part),
                                 java.util.regex.Matcher.quoteReplacement(odd)));
-        assertEquals(Exit.UNREADABLE_INPUT, network(layout), err.toString());
-        assertTrue(err.toString().contains(said), err.toString());
+        assertEquals(Exit.UNREADABLE_INPUT, network(layout), commands.errors());
+        assertTrue(commands.errors().contains(said), commands.errors());
         assertTrue(
-                err.toString().matches("(?s)layout\\.json:\\d+: column \\d+: .*"),
-                "line and column: " + err);
-        assertFalse(err.toString().contains("\u001b"), "no control characters");
+                commands.errors().matches("(?s)layout\\.json:\\d+: column \\d+: .*"),
+                "line and column: " + commands.errors());
+        assertFalse(commands.errors().contains("\u001b"), "no control characters");
     }
 
     static Stream<Arguments> oddNeeds() {
@@ -121,18 +122,21 @@ final class OddInputTest {
     @MethodSource("oddNeeds")
     void anOddNeedIsRefusedWithItsPlace(String part, String odd, String said) throws Exception {
         Path need = file("need.json", NEED.replace(part, odd));
-        assertEquals(Exit.UNREADABLE_INPUT, run("plan", "--need", need.toString()), err.toString());
-        assertTrue(err.toString().contains(said), err.toString());
-        assertTrue(err.toString().matches("(?s)need\\.json:\\d+: column \\d+: .*"), err.toString());
+        assertEquals(
+                Exit.UNREADABLE_INPUT, run("plan", "--need", need.toString()), commands.errors());
+        assertTrue(commands.errors().contains(said), commands.errors());
+        assertTrue(
+                commands.errors().matches("(?s)need\\.json:\\d+: column \\d+: .*"),
+                commands.errors());
     }
 
     @Test
     void aByteOrderMarkIsPassedOver() throws Exception {
-        assertEquals(Exit.DONE, network(file("layout.json", "\ufeff" + LAYOUT)), err.toString());
+        assertEquals(Exit.DONE, network(file("layout.json", "\ufeff" + LAYOUT)), commands.errors());
         assertEquals(
                 Exit.DONE,
                 run("plan", "--need", file("need.json", "\ufeff" + NEED).toString()),
-                err.toString());
+                commands.errors());
     }
 
     @Test
@@ -140,7 +144,7 @@ final class OddInputTest {
         Path large = folder.resolve("large.json");
         Files.write(large, new byte[(32 << 20) + 1]);
         assertEquals(Exit.UNREADABLE_INPUT, network(large));
-        assertTrue(err.toString().contains("32 MiB"), err.toString());
+        assertTrue(commands.errors().contains("32 MiB"), commands.errors());
     }
 
     @ParameterizedTest
@@ -155,7 +159,7 @@ final class OddInputTest {
             })
     void anEndlessDeviceIsNoText(String command) {
         assertEquals(Exit.UNREADABLE_INPUT, run(command.split(" ")));
-        assertTrue(err.toString().contains("not a text"), err.toString());
+        assertTrue(commands.errors().contains("not a text"), commands.errors());
     }
 
     @Test
@@ -185,7 +189,7 @@ final class OddInputTest {
                         "1A",
                         "--step",
                         "60"),
-                err.toString());
+                commands.errors());
         writer.join();
     }
 
@@ -208,19 +212,23 @@ final class OddInputTest {
                     },
                     {"time_s,current_a,group_1_v,group_2_v\n0,1,3.9,3.9,7\n", "more fields"}
                 }) {
-            err.getBuffer().setLength(0);
+            begin();
             Path log = file("log.csv", each[0]);
             assertEquals(
-                    Exit.UNREADABLE_INPUT, run((command + " " + log).split(" ")), err.toString());
-            assertTrue(err.toString().contains(each[1]), err.toString());
+                    Exit.UNREADABLE_INPUT,
+                    run((command + " " + log).split(" ")),
+                    commands.errors());
+            assertTrue(commands.errors().contains(each[1]), commands.errors());
         }
-        err.getBuffer().setLength(0);
+        begin();
         Path one =
                 file(
                         "log.csv",
                         "time_s,current_a,group_1_v,group_2_v\n0,0,3.9,3.9\n10,1,3.9,3.9,5\n20,1,3.8,3.8\n30,1,3.7,3.7\n");
         run((command + " " + one).split(" "));
-        assertTrue(err.toString().contains("log.csv:3: has 5 fields"), "the line is named: " + err);
+        assertTrue(
+                commands.errors().contains("log.csv:3: has 5 fields"),
+                "the line is named: " + commands.errors());
     }
 
     @Test

@@ -5,32 +5,31 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.workshop.logbook.Logbook;
 import pentacell.workshop.logbook.LogbookException;
-import picocli.CommandLine;
 
 /// What commands write: nothing that was there to be read, and always by the same rules.
 final class OutputsTest {
     @TempDir private Path folder;
-    private final StringWriter out = new StringWriter();
-    private final StringWriter err = new StringWriter();
+    private Commands commands = new Commands(Path.of(""));
+
+    @BeforeEach
+    void begin() {
+        commands = new Commands(folder);
+    }
 
     private int run(String... arguments) {
-        CommandLine line = Main.commandLine(arguments);
-        line.setOut(new PrintWriter(out, true));
-        line.setErr(new PrintWriter(err, true));
-        return line.execute(arguments);
+        return commands.run(arguments);
     }
 
     private int run(String command, Path file) {
@@ -64,8 +63,8 @@ final class OutputsTest {
         Path input = folder.resolve("input");
         Files.writeString(input, "cell_id,capacity_mah\nA-1,2000\n");
         byte[] before = Files.readAllBytes(input);
-        assertEquals(Exit.WRONG_USAGE, run(command, input), err.toString());
-        assertTrue(err.toString().contains("Choose another name"), err.toString());
+        assertEquals(Exit.WRONG_USAGE, run(command, input), commands.errors());
+        assertTrue(commands.errors().contains("Choose another name"), commands.errors());
         assertArrayEquals(before, Files.readAllBytes(input));
         Path link = Files.createSymbolicLink(folder.resolve("link"), input);
         String lastByLink =
@@ -85,27 +84,19 @@ final class OutputsTest {
                 List.of(
                         List.of("report", file, "--what", "labels", "--out", file),
                         List.of("demo", "--write", file),
-                        List.of("demo", "--write", file, "--force"),
-                        List.of(
-                                "conductor",
-                                "--awg",
-                                "12",
-                                "--length-m",
-                                "1",
-                                "--material",
-                                "copper",
-                                "--summary",
-                                file))) {
+                        List.of("demo", "--write", file, "--force"))) {
             assertEquals(Exit.WRONG_USAGE, run(words.toArray(String[]::new)), words.toString());
             assertArrayEquals(before, Files.readAllBytes(workshop));
         }
+        assertEquals(Exit.WRONG_USAGE, conductor(file));
+        assertArrayEquals(before, Files.readAllBytes(workshop));
     }
 
     @Test
     void theDemoReplacesAFileOnlyWhenTold() throws Exception {
         Path notes = Files.writeString(folder.resolve("notes.txt"), "do not lose");
         assertEquals(Exit.WRONG_USAGE, run("demo", "--write", notes.toString()));
-        assertTrue(err.toString().contains("--force"), err.toString());
+        assertTrue(commands.errors().contains("--force"), commands.errors());
         assertEquals("do not lose", Files.readString(notes));
         assertEquals(Exit.DONE, run("demo", "--write", notes.toString(), "--force"));
         assertTrue(Files.size(notes) > 10_000);
@@ -120,20 +111,8 @@ final class OutputsTest {
                         folder.resolve("none/out.json"),
                         file.resolve("out.json"),
                         folder.resolve("x".repeat(300)))) {
-            assertEquals(
-                    Exit.UNREADABLE_INPUT,
-                    run(
-                            "conductor",
-                            "--awg",
-                            "12",
-                            "--length-m",
-                            "1",
-                            "--material",
-                            "copper",
-                            "--summary",
-                            bad.toString()),
-                    bad.toString());
-            assertFalse(err.toString().contains("internal error"), err.toString());
+            assertEquals(Exit.UNREADABLE_INPUT, conductor(bad.toString()), bad.toString());
+            assertFalse(commands.errors().contains("internal error"), commands.errors());
         }
         assertEquals(Exit.WRONG_USAGE, conductor("/dev/zero"));
         assertEquals(Exit.WRONG_USAGE, conductor(folder.toString()));
@@ -158,7 +137,7 @@ final class OutputsTest {
     void theResultGoesToStandardOutputWhetherAFileIsNamedOrNot() throws Exception {
         Path summary = folder.resolve("s.json");
         assertEquals(Exit.DONE, conductor(summary.toString()));
-        assertEquals(Files.readString(summary), out.toString());
+        assertEquals(Files.readString(summary), commands.said());
         for (String command :
                 List.of(
                         "match",
@@ -172,12 +151,9 @@ final class OutputsTest {
                         "diagnose",
                         "analyse",
                         "check")) {
-            StringWriter help = new StringWriter();
-            CommandLine line = Main.commandLine(command);
-            line.setOut(new PrintWriter(help, true));
-            line.execute(command, "--help");
+            run(command, "--help");
             assertTrue(
-                    help.toString().replaceAll("\\s+", " ").contains("standard output as JSON"),
+                    commands.said().replaceAll("\\s+", " ").contains("standard output as JSON"),
                     command);
         }
     }
@@ -192,7 +168,7 @@ final class OutputsTest {
             assertEquals(
                     Exit.DONE,
                     run("report", workshop.toString(), "--what", "donors", "--out", out.toString()),
-                    err.toString());
+                    commands.errors());
             assertEquals(Exit.DONE, run("check", workshop.toString()));
             run("network", "--pack", workshop.toString(), "Long night 24 V", "--load=1A");
         } finally {
@@ -217,7 +193,7 @@ final class OutputsTest {
             assertEquals(
                     Exit.DONE,
                     run("report", workshop.toString(), "--what", "donors", "--out", out.toString()),
-                    err.toString());
+                    commands.errors());
         }
     }
 

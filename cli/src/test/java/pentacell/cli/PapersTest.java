@@ -4,8 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -19,9 +17,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import picocli.CommandLine;
 
-/// Papers of the demo: every page has its footer, and no heading or table head stands alone at the
+/// Papers of the demo: every page has its footer, and no heading or table head is left alone at the
 /// foot of one.
 final class PapersTest {
     private static final Set<String> HEADINGS =
@@ -50,7 +47,6 @@ final class PapersTest {
     private static List<List<String>> pages(String what, String pack, String paper)
             throws Exception {
         Path out = folder.resolve(what + paper + ".pdf");
-        StringWriter err = new StringWriter();
         List<String> words =
                 new ArrayList<>(
                         List.of(
@@ -63,9 +59,8 @@ final class PapersTest {
                                 "--out",
                                 out.toString()));
         if (!pack.isEmpty()) words.addAll(List.of("--pack", pack));
-        CommandLine line = Main.commandLine(words.toArray(String[]::new));
-        line.setErr(new PrintWriter(err, true));
-        assertEquals(0, line.execute(words.toArray(String[]::new)), err.toString());
+        Commands commands = new Commands(folder);
+        assertEquals(Exit.DONE, commands.run(words.toArray(String[]::new)), commands.errors());
         List<List<String>> pages = new ArrayList<>();
         try (PDDocument document = Loader.loadPDF(Files.readAllBytes(out))) {
             for (int page = 1; page <= document.getNumberOfPages(); page++) {

@@ -333,12 +333,12 @@ public final class BenchFixture implements AutoCloseable {
         return robot.lookup(query).queryAs(Labeled.class).getText();
     }
 
-    /// What stands in a field.
+    /// The text of a field.
     String field(String query) {
         return robot.lookup(query).queryAs(TextField.class).getText();
     }
 
-    /// Whether a node lies within the window, from edge to edge.
+    /// Whether a node is within the window, from edge to edge.
     boolean isInside(String query) {
         Node node = robot.lookup(query).query();
         Bounds bounds = node.localToScene(node.getBoundsInLocal());

@@ -72,7 +72,7 @@ final class LayoutTest {
                 faults.add("cut: " + named(labeled));
             if (node instanceof TextField field && isTooNarrow(field))
                 faults.add("too narrow: " + named(field));
-            // what lies beyond the edge of a table is cut, though no label knows it; where the
+            // what is beyond the edge of a table is cut, though no label knows it; where the
             // window is small a table may scroll sideways, but what it warns of is in sight
             if (node instanceof TableView<?> table) {
                 if (isFullSize(scene, table) && scrollsSideways(table))

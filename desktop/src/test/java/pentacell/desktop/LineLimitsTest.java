@@ -69,7 +69,7 @@ final class LineLimitsTest {
                     "3,7",
                     "３.７");
 
-    /// Lines by the number of their station; `#` stands for a figure.
+    /// Lines by the number of their station; `#` is replaced by a figure.
     private static final Map<Integer, List<String>> LINES =
             Map.of(
                     1,

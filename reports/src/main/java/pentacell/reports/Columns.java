@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.OptionalDouble;
 import pentacell.core.unit.Quantity;
 
-/// Lines of texts that begin at fixed places, on pages that flow. The head stands over them again
-/// on every page they go on to, and never alone at the foot of one.
+/// Lines of texts that begin at fixed places, on pages that flow. The head is repeated on every
+/// page they go on to, and is never left alone at the foot of one.
 final class Columns {
     private static final float ROW = FlowingPages.LINE - 2;
 

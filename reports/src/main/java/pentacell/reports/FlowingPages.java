@@ -6,7 +6,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 
 /// Pages that are written from top to bottom; what does not fit goes on the next. A heading waits
-/// for what follows it, so that it never stands alone at the foot of a page; every page has a
+/// for what follows it, so that it is never left alone at the foot of a page; every page has a
 /// footer.
 final class FlowingPages implements AutoCloseable {
     static final float LINE = 15;

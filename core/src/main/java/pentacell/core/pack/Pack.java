@@ -3,9 +3,12 @@ package pentacell.core.pack;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
+import pentacell.core.cell.Cells;
 
 /// A pack in the making: its matched groups after every swap, what is locked and what is already
 /// picked.
@@ -84,6 +87,23 @@ public record Pack(
     /// The number of cells in all groups.
     public int cellCount() {
         return groups.stream().mapToInt(List::size).sum();
+    }
+
+    /// What each group holds by its cells, in mAh; empty for a group with a cell that was never
+    /// measured.
+    public List<OptionalDouble> milliampHours(Cells cells) {
+        return groups.stream().map(group -> milliampHours(cells, group)).toList();
+    }
+
+    private static OptionalDouble milliampHours(Cells cells, List<CellId> group) {
+        double sum = 0;
+        for (CellId each : group) {
+            OptionalDouble held =
+                    cells.cell(each).map(CellRecord::milliampHours).orElse(OptionalDouble.empty());
+            if (held.isEmpty()) return held;
+            sum += held.getAsDouble();
+        }
+        return OptionalDouble.of(sum);
     }
 
     /// The cells that are spoken for: those in the groups and those kept for repairs.

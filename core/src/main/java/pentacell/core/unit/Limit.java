@@ -50,6 +50,16 @@ public enum Limit {
         return value >= least && value <= most;
     }
 
+    /// The least that can be.
+    public double least() {
+        return least;
+    }
+
+    /// The most that can be.
+    public double most() {
+        return most;
+    }
+
     /// What can be, as a sentence without its stop.
     public String sentence() {
         return sentence;

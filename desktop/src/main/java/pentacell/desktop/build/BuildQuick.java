@@ -220,10 +220,7 @@ final class BuildQuick implements QuickSource {
     }
 
     private Entered toLog(String text, String words, Fact fact) {
-        return new Entered.Line(
-                text,
-                (onLogged, onFailed) ->
-                        model.desk().ledger().log(words, List.of(fact), onLogged, onFailed));
+        return Entered.fact(model.desk().ledger(), text, words, fact);
     }
 
     @Override

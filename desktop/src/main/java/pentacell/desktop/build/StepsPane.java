@@ -23,6 +23,7 @@ import pentacell.core.unit.Sentence;
 import pentacell.desktop.kit.OnlyWhenSaid;
 import pentacell.desktop.kit.Scrolled;
 import pentacell.desktop.kit.When;
+import pentacell.desktop.kit.WhenShown;
 import pentacell.desktop.kit.Wrapping;
 
 /// The steps of the work, each with its hazard where it bites, to be ticked off.
@@ -31,6 +32,7 @@ final class StepsPane extends VBox {
     private final Label meaning = Wrapping.on(new Label());
     private final Label message = Wrapping.on(new Label());
     private final VBox list = new VBox();
+    private String packShown = "";
     private List<BuildStep> steps = List.of();
     private List<Row> rows = List.of();
 
@@ -47,38 +49,43 @@ final class StepsPane extends VBox {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(meaning, message, scroll);
         OnlyWhenSaid.of(message);
-        model.builtProperty().subscribe(built -> show());
+        model.builtProperty().subscribe(this::show);
         // a tick shows as soon as it is logged, before the pack is worked out again
-        model.desk().ledger().stateProperty().subscribe(state -> show());
+        WhenShown.run(this, model.desk().ledger().stateProperty(), this::showTicks);
     }
 
-    private void show() {
-        Optional<PackToBuild> built = model.builtProperty().get();
-        List<BuildStep> now = built.map(pack -> pack.steps(model.laidOut())).orElse(List.of());
-        Map<String, Ticked> done = model.assembly().ticked();
-        long left = now.stream().filter(step -> !done.containsKey(step.code())).count();
-        meaning.setText(
-                now.isEmpty()
-                        ? "Match a pack first (Ctrl+6); its steps are written here."
-                        : left == 0
-                                ? "All steps are done."
-                                : "%d of %d steps done. Next: %s."
-                                        .formatted(
-                                                now.size() - left,
-                                                now.size(),
-                                                now.stream()
-                                                        .filter(step ->
-                                                                !done.containsKey(step.code()))
-                                                        .findFirst()
-                                                        .map(next -> Sentence.within(next.title()))
-                                                        .orElse("")));
-        if (!now.equals(steps)) {
+    private void show(Optional<PackToBuild> built) {
+        String name = model.packProperty().get();
+        List<BuildStep> now = built.map(each -> each.steps(model.laidOut())).orElse(List.of());
+        if (!name.equals(packShown) || !now.equals(steps)) {
+            packShown = name;
             steps = now;
             rows = steps.stream().map(Row::new).toList();
             message.setText("");
             list.getChildren().setAll(rows);
         }
-        // rows stay while the steps do: what is being typed into one of them is not lost
+        showTicks();
+    }
+
+    /// Rows stay while the steps do: what is being typed into one of them is not lost.
+    private void showTicks() {
+        Map<String, Ticked> done = model.assembly().ticked();
+        long left = steps.stream().filter(step -> !done.containsKey(step.code())).count();
+        meaning.setText(
+                steps.isEmpty()
+                        ? "Match a pack first (Ctrl+6); its steps are written here."
+                        : left == 0
+                                ? "All steps are done."
+                                : "%d of %d steps done. Next: %s."
+                                        .formatted(
+                                                steps.size() - left,
+                                                steps.size(),
+                                                steps.stream()
+                                                        .filter(step ->
+                                                                !done.containsKey(step.code()))
+                                                        .findFirst()
+                                                        .map(next -> Sentence.within(next.title()))
+                                                        .orElse("")));
         rows.forEach(row -> row.show(Optional.ofNullable(done.get(row.step.code()))));
     }
 

@@ -152,16 +152,11 @@ final class TapsPane extends VBox {
                     "%d readings, the plug has %d leads: 0 to %d."
                             .formatted(pieces.length, leads, leads - 1));
         message.setText("");
-        return new Entered.Line(
+        return Entered.fact(
+                model.desk().ledger(),
                 text,
-                (onLogged, onFailed) ->
-                        model.desk()
-                                .ledger()
-                                .log(
-                                        "Read the plug of " + pack,
-                                        List.of(new AssemblyFact.TapsRead(pack, readings)),
-                                        onLogged,
-                                        onFailed));
+                "Read the plug of " + pack,
+                new AssemblyFact.TapsRead(pack, readings));
     }
 
     private Entered refused(String why) {

@@ -1,6 +1,8 @@
 package pentacell.desktop.frame;
 
+import java.util.List;
 import java.util.function.Consumer;
+import pentacell.core.journal.Fact;
 
 /// A line at the moment Enter was pressed, with what was in hand then.
 public sealed interface Entered {
@@ -11,7 +13,7 @@ public sealed interface Entered {
     /// @param attempt logs it; can be made again when it failed
     record Line(String text, Attempt attempt) implements Entered {}
 
-    /// It cannot be logged as it stands.
+    /// It cannot be logged as it is.
     ///
     /// @param why in words, with what was expected; empty when it is only unfinished
     record Refused(String why) implements Entered {}
@@ -22,6 +24,18 @@ public sealed interface Entered {
         ///
         /// @param onFailed takes the reason
         void log(Runnable onLogged, Consumer<String> onFailed);
+    }
+
+    /// A line that is logged as one act.
+    ///
+    /// @param words what the act is called
+    static Entered act(Ledger ledger, String text, String words, Draft draft) {
+        return new Line(text, (onLogged, onFailed) -> ledger.log(words, draft, onLogged, onFailed));
+    }
+
+    /// The same for a single fact that does not depend on what was logged before.
+    static Entered fact(Ledger ledger, String text, String words, Fact fact) {
+        return act(ledger, text, words, before -> List.of(fact));
     }
 
     /// A line that changes nothing on the disk, such as taking a cell in hand.

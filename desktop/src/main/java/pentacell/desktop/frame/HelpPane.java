@@ -54,20 +54,21 @@ final class HelpPane extends StackPane {
 
     /// What can be looked for in the help.
     List<BenchCard.Topic> topics() {
-        return read().topics();
+        return card().topics();
     }
 
-    private BenchCard read() {
-        BenchCard read = card.orElseGet(BenchCard::read);
-        card = Optional.of(read);
-        return read;
+    /// Read when it is first looked at.
+    private BenchCard card() {
+        BenchCard known = card.orElseGet(BenchCard::read);
+        card = Optional.of(known);
+        return known;
     }
 
     /// Shows the page of a station.
     void show(String station) {
-        BenchCard read = read();
+        BenchCard card = card();
         caretWas = Optional.ofNullable(getScene().getFocusOwner());
-        BenchCard.Page page = read.page(station);
+        BenchCard.Page page = card.page(station);
         Button close = new Button("Close");
         close.setId("help-close");
         close.setOnAction(pressed -> leave());
@@ -77,7 +78,7 @@ final class HelpPane extends StackPane {
                                 12,
                                 grid(page.lines()),
                                 subheading(BenchCard.EVERYWHERE),
-                                grid(read.page(BenchCard.EVERYWHERE).lines())));
+                                grid(card.page(BenchCard.EVERYWHERE).lines())));
         lines.setFitToWidth(true);
         lines.getStyleClass().add("help-lines");
         VBox.setVgrow(lines, Priority.ALWAYS);

@@ -62,7 +62,7 @@ public final class LineQueue extends VBox {
         show();
     }
 
-    /// Reads what stands in the field as if Enter had been pressed.
+    /// Reads the field as if Enter had been pressed.
     public void enter() {
         String text = field.getText();
         if (text.isBlank()) return;

@@ -54,15 +54,11 @@ public final class OneFactLines implements QuickSource {
     public Entered enter(String text) {
         return switch (understand.apply(text)) {
             case QuickLine.ToLog log ->
-                    new Entered.Line(
+                    Entered.fact(
+                            desk.ledger(),
                             log.unsaid().map(subject -> subject + " " + text.strip()).orElse(text),
-                            (onLogged, onFailed) ->
-                                    desk.ledger()
-                                            .log(
-                                                    log.words(),
-                                                    List.of(log.fact()),
-                                                    onLogged,
-                                                    onFailed));
+                            log.words(),
+                            log.fact());
             case QuickLine.No no -> new Entered.Refused(no.why());
         };
     }

@@ -8,8 +8,6 @@ import javafx.scene.layout.VBox;
 import pentacell.core.assembly.Assemblies;
 import pentacell.core.assembly.Assembly;
 import pentacell.core.assembly.Standing;
-import pentacell.core.cell.CellId;
-import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
@@ -69,8 +67,7 @@ public final class PackCard extends VBox {
         id.setText(pack.rules().arrangement());
         name.setText(pack.name());
         verdict.setText(assembly.standing().words());
-        List<OptionalDouble> groups =
-                pack.groups().stream().map(group -> milliampHours(state, group)).toList();
+        List<OptionalDouble> groups = pack.milliampHours(Cells.of(state));
         boolean isMeasured =
                 !groups.isEmpty() && groups.stream().allMatch(OptionalDouble::isPresent);
         double least = groups.stream().mapToDouble(each -> each.orElse(0)).min().orElse(0);
@@ -78,7 +75,7 @@ public final class PackCard extends VBox {
         figures.add("Cells", Quantity.COUNT, pack.cellCount());
         figures.add("Smallest group", Quantity.CHARGE, isMeasured ? least / 1000 : Double.NaN);
         figures.add("Spread", Quantity.CAPACITY, isMeasured ? most - least : Double.NaN);
-        // once it stands, its cells are no longer fetched
+        // later its cells are in it, and no longer fetched from the stock
         if (assembly.standing() == Standing.BUILDING)
             line(
                     pack.picked().size() == pack.cellCount()
@@ -107,20 +104,5 @@ public final class PackCard extends VBox {
         Label line = Wrapping.on(new Label(sentence));
         line.getStyleClass().add("reason");
         lines.getChildren().add(line);
-    }
-
-    /// What a group holds; empty when one of its cells was never measured.
-    private static OptionalDouble milliampHours(WorkshopState state, List<CellId> group) {
-        double sum = 0;
-        for (CellId each : group) {
-            OptionalDouble held =
-                    Cells.of(state)
-                            .cell(each)
-                            .map(CellRecord::milliampHours)
-                            .orElse(OptionalDouble.empty());
-            if (held.isEmpty()) return held;
-            sum += held.getAsDouble();
-        }
-        return OptionalDouble.of(sum);
     }
 }

@@ -231,14 +231,7 @@ final class RepairPane extends VBox {
                     "\"%s\" is not a group voltage; type what it reads off the supply, such as %s."
                             .formatted(text, Quantity.VOLTAGE.number(plan.setVolts())));
         DonorFact charged = new DonorFact.GroupCharged(code, plan.group(), read.getAsDouble());
-        return new Entered.Line(
-                text,
-                (onLogged, onFailed) ->
-                        desk.ledger()
-                                .log(
-                                        "Charge " + code + " group " + plan.group(),
-                                        List.of(charged),
-                                        onLogged,
-                                        onFailed));
+        return Entered.fact(
+                desk.ledger(), text, "Charge " + code + " group " + plan.group(), charged);
     }
 }

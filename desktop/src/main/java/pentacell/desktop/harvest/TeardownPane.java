@@ -166,10 +166,9 @@ final class TeardownPane extends VBox {
         propose();
     }
 
-    /// Writes the steps again when they or their ticks are others, and keeps the keys where they
-    /// are.
-    private void list(DonorRecord donor, List<TeardownStep> wanted) {
-        Optional<Listed> now = Optional.of(new Listed(donor.donor(), wanted, donor.stepsDone()));
+    /// Lists the steps again when they or their ticks have changed; the caret stays on its step.
+    private void list(DonorRecord donor, List<TeardownStep> all) {
+        Optional<Listed> now = Optional.of(new Listed(donor.donor(), all, donor.stepsDone()));
         if (now.equals(listed)) return;
         listed = now;
         Optional<String> focused =
@@ -177,7 +176,7 @@ final class TeardownPane extends VBox {
                         .map(Scene::getFocusOwner)
                         .filter(owner -> owner instanceof CheckBox)
                         .map(Node::getId);
-        steps.getChildren().setAll(wanted.stream().map(step -> step(donor, step)).toList());
+        steps.getChildren().setAll(all.stream().map(step -> step(donor, step)).toList());
         focused.map(id -> steps.lookup("#" + id)).ifPresent(Node::requestFocus);
     }
 
@@ -321,14 +320,6 @@ final class TeardownPane extends VBox {
         Optional<String> donor = model.donor().map(record -> record.donor().code());
         if (donor.isEmpty()) return new Entered.Refused("Choose the donor first.");
         String code = donor.get();
-        return new Entered.Line(
-                text,
-                (onLogged, onFailed) ->
-                        desk.ledger()
-                                .log(
-                                        words.apply(code),
-                                        List.of(fact.apply(code)),
-                                        onLogged,
-                                        onFailed));
+        return Entered.fact(desk.ledger(), text, words.apply(code), fact.apply(code));
     }
 }

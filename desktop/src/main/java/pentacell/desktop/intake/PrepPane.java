@@ -120,10 +120,7 @@ final class PrepPane extends VBox {
                                 .filter(line -> line.cell().equals(id))
                                 .map(line -> new PrepDone(id, line.work()))
                                 .toList();
-        return new Entered.Line(
-                id.text(),
-                (onLogged, onFailed) ->
-                        desk.ledger().log("Done: work on " + id, draft, onLogged, onFailed));
+        return Entered.act(desk.ledger(), id.text(), "Done: work on " + id, draft);
     }
 
     private void log(Line line) {

@@ -18,6 +18,7 @@ import pentacell.core.service.CanSearch.Can;
 import pentacell.core.service.CanSearch.State;
 import pentacell.core.service.ServicedPack;
 import pentacell.core.unit.Count;
+import pentacell.core.unit.Limit;
 import pentacell.core.unit.Quantity;
 import pentacell.core.unit.Sentence;
 import pentacell.desktop.faces.FacesPicture;
@@ -80,8 +81,8 @@ final class SearchPane extends VBox {
                         "It reads / V",
                         "",
                         "the voltage of the can, or its °C",
-                        -50,
-                        500,
+                        Limit.WARMTH.least(),
+                        Limit.WARMTH.most(),
                         message::setText);
         lines = new LineQueue(reading.field(), model.desk().notices(), text -> enter());
         faces = new FacesPicture("faces-search", false, model.desk().work().lane("faces"));

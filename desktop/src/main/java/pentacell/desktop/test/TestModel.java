@@ -6,7 +6,6 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,14 +18,12 @@ import javafx.beans.property.ReadOnlyIntegerWrapper;
 import pentacell.core.Chapters;
 import pentacell.core.bay.Bay;
 import pentacell.core.bay.Bench;
-import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
 import pentacell.core.measure.HoldShelf;
 import pentacell.core.schedule.TestPlan;
 import pentacell.core.schedule.TestQueue;
 import pentacell.core.state.WorkshopState;
-import pentacell.core.triage.WaitingForTest;
 import pentacell.desktop.frame.Desk;
 import pentacell.instruments.bench.Finished;
 import pentacell.instruments.bench.LinkState;
@@ -37,10 +34,9 @@ import pentacell.instruments.protocol.Ask;
 public final class TestModel {
     static final List<Integer> SPEEDS = List.of(1, 60, 600, 3600, 10_000);
 
-    static final String NO_BAY = "Every bay that suits is busy.";
-
     private final Desk desk;
     private final OpenBench bench;
+    private final Loading loading;
     private final ReadOnlyIntegerWrapper changes = new ReadOnlyIntegerWrapper(0);
     private final ReadOnlyIntegerWrapper kept = new ReadOnlyIntegerWrapper(0);
     private TestQueue queue = TestQueue.of(Chapters.empty());
@@ -50,7 +46,6 @@ public final class TestModel {
     private int bayInHand = 1;
     private boolean shelfIsRead;
     private Optional<CellId> dueOnShelf = Optional.empty();
-    private final Map<String, CellId> loading = new HashMap<>();
     private int plansAsked;
     private int plansSeen;
     private Optional<Finished> lastFinished = Optional.empty();
@@ -58,6 +53,7 @@ public final class TestModel {
     TestModel(Desk desk) {
         this.desk = desk;
         bench = new OpenBench(desk, new BenchEvents());
+        loading = new Loading(desk, this);
         desk.ledger()
                 .whileOpen(
                         opened -> {
@@ -216,6 +212,11 @@ public final class TestModel {
         return planWithMore;
     }
 
+    /// How cells get into bays.
+    Loading loading() {
+        return loading;
+    }
+
     /// The bench itself.
     OpenBench bench() {
         return bench;
@@ -285,107 +286,9 @@ public final class TestModel {
         changed();
     }
 
-    /// The bay a cell is to go into: the one the plan has for it when that is free, else the one in
-    /// hand, else the first free one that suits.
-    Optional<Bay> bayFor(CellId cell) {
-        return bayFor(queue, cell);
-    }
-
-    private Optional<Bay> bayFor(TestQueue queue, CellId cell) {
-        Set<String> busy = new HashSet<>(runs().keySet());
-        busy.addAll(loading.keySet());
-        Optional<WaitingForTest> waiting = queue.waiting(cell);
-        List<Bay> free =
-                bays().stream()
-                        .filter(bay -> !busy.contains(bay.name()))
-                        .filter(bay -> !link(bay.instrument()).isLost())
-                        .filter(bay -> waiting.filter(each -> queue.suits(each, bay)).isPresent())
-                        .toList();
-        Optional<Bay> hand =
-                bays().size() >= bayInHand
-                        ? Optional.of(bays().get(bayInHand - 1)).filter(free::contains)
-                        : Optional.empty();
-        Optional<Bay> byPlan =
-                plan.flatMap(each ->
-                        each.toLoad(now()).stream()
-                                .filter(job -> job.cell().equals(cell))
-                                .flatMap(job ->
-                                        free.stream().filter(bay -> bay.name().equals(job.bay())))
-                                .findFirst());
-        return byPlan.or(() -> hand).or(() -> free.stream().findFirst());
-    }
-
     /// Whether something was typed that the queue does not know of yet.
     boolean isBehind() {
         return plansSeen != plansAsked || desk.ledger().isWaiting();
-    }
-
-    /// Loads a cell into a bay, as the queue that follows from everything typed so far has it.
-    ///
-    /// @param named bay a person asks for, else the one that [#bayFor] finds
-    /// @param askedAmps discharge current a person asks for
-    void loadWhenQueued(
-            CellId cell,
-            Optional<Bay> named,
-            OptionalDouble askedAmps,
-            Runnable onLoaded,
-            Consumer<String> onFailed) {
-        WorkshopState state = desk.ledger().expected();
-        desk.work()
-                .lane("plan")
-                .run(
-                        () -> TestQueue.of(state),
-                        then -> {
-                            Optional<Bay> bay = named.or(() -> bayFor(then, cell));
-                            if (bay.isPresent())
-                                load(then, cell, bay.get(), askedAmps, onLoaded, onFailed);
-                            else onFailed.accept(whyNoBay(then, cell));
-                        });
-    }
-
-    private String whyNoBay(TestQueue then, CellId cell) {
-        return then.waiting(cell).isEmpty() ? whyNot(cell) : NO_BAY;
-    }
-
-    /// Loads a cell into a bay.
-    ///
-    /// @param askedAmps discharge current a person asks for
-    void load(
-            CellId cell,
-            Bay bay,
-            OptionalDouble askedAmps,
-            Runnable onLoaded,
-            Consumer<String> onFailed) {
-        load(queue, cell, bay, askedAmps, onLoaded, onFailed);
-    }
-
-    private void load(
-            TestQueue queue,
-            CellId cell,
-            Bay bay,
-            OptionalDouble askedAmps,
-            Runnable onLoaded,
-            Consumer<String> onFailed) {
-        Optional<WaitingForTest> waiting = queue.waiting(cell);
-        if (waiting.filter(each -> queue.suits(each, bay)).isEmpty()) {
-            String why = waiting.isEmpty() ? whyNot(cell) : whyNot(cell, bay);
-            desk.notices().say(why);
-            onFailed.accept(why);
-            return;
-        }
-        Programme programme = queue.programme(waiting.get(), bay, askedAmps);
-        loading.put(bay.name(), cell);
-        doAtBench(
-                each -> each.start(cell, bay, programme),
-                () -> {
-                    loading.remove(bay.name(), cell);
-                    desk.notices().say("%s is in %s".formatted(cell, bay.name()));
-                    onLoaded.run();
-                },
-                why -> {
-                    loading.remove(bay.name(), cell);
-                    onFailed.accept(why);
-                });
     }
 
     /// Loads what the plan has next for each bay, as far as a number of bays, whatever the hour.
@@ -395,7 +298,7 @@ public final class TestModel {
                 .forEach(bay ->
                         plan.flatMap(each -> each.nextFor(bay.name()))
                                 .ifPresent(job ->
-                                        load(
+                                        loading.load(
                                                 job.cell(),
                                                 bay,
                                                 OptionalDouble.empty(),
@@ -406,29 +309,6 @@ public final class TestModel {
     /// How many samples the open runs have so far.
     public int sampleCount() {
         return runs().values().stream().mapToInt(run -> run.log().size()).sum();
-    }
-
-    private String whyNot(CellId cell) {
-        return runs().values().stream()
-                .filter(run -> run.cell().equals(cell))
-                .map(run -> cell + " is in " + run.bay() + " already.")
-                .findFirst()
-                .orElse(
-                        cell
-                                + " does not wait for a test: its card says why. A first voltage comes before it.");
-    }
-
-    private String whyNot(CellId cell, Bay bay) {
-        if (Bench.of(desk.ledger().state()).baysAside().contains(bay.name()))
-            return bay.name() + " is set aside; put it back in use under Bench.";
-        if (queue.waiting(cell).filter(each -> !each.instruction().isChemistryKnown()).isPresent())
-            return "The chemistry of %s is not known. Name its model first: charged as the wrong one it is destroyed."
-                    .formatted(cell);
-        return bay.chargeAmps() == 0
-                ? "%s only discharges: charge %s elsewhere first and read its voltage."
-                        .formatted(bay.name(), cell)
-                : "%s cannot test %s: its chemistry or its currents do not suit."
-                        .formatted(bay.name(), cell);
     }
 
     void stop(Bay bay, Runnable onDone, Consumer<String> onFailed) {
@@ -442,7 +322,9 @@ public final class TestModel {
     /// Whether a cell can be loaded now.
     public boolean canLoad(CellId cell) {
         return queue.waiting(cell).isPresent()
-                && bayFor(cell).filter(bay -> link(bay.instrument()).connected()).isPresent();
+                && loading.bayFor(cell)
+                        .filter(bay -> link(bay.instrument()).connected())
+                        .isPresent();
     }
 
     /// Lets a stand-in fail, for practice: the run in the bay, or the next one there.
@@ -458,7 +340,8 @@ public final class TestModel {
                 why -> {});
     }
 
-    private void doAtBench(OpenBench.Work what, Runnable onDone, Consumer<String> onFailed) {
+    /// Does something at the bench, and says that it changed.
+    void doAtBench(OpenBench.Work what, Runnable onDone, Consumer<String> onFailed) {
         bench.run(
                 what,
                 () -> {

@@ -71,7 +71,7 @@ final class TestQuick implements QuickSource {
             case LOAD -> {
                 if (line.cell().isEmpty() || logs.asked().isPresent())
                     yield new Plan(line, named, "");
-                Optional<Bay> free = named.or(() -> model.bayFor(line.cell().get()));
+                Optional<Bay> free = named.or(() -> model.loading().bayFor(line.cell().get()));
                 // what was typed just before may be what the cell waits for
                 boolean isToBeSeen = model.isBehind() && !bays.isEmpty();
                 yield new Plan(
@@ -80,7 +80,7 @@ final class TestQuick implements QuickSource {
                         free.isEmpty() && !isToBeSeen
                                 ? bays.isEmpty()
                                         ? "There is no charger yet: under Bench add a stand-in or an instrument."
-                                        : TestModel.NO_BAY
+                                        : Loading.NO_BAY
                                 : "");
             }
         };
@@ -168,12 +168,13 @@ final class TestQuick implements QuickSource {
             return Entered.done(text, () -> model.takeBay(line.bay().orElse(1)));
         CellId cell = line.cell().get();
         if (logs.asked().isPresent()) return Entered.done(text, () -> logs.answer(cell));
+        Loading loading = model.loading();
         return new Entered.Line(
                 text,
                 (onLoaded, onFailed) -> {
                     if (model.isBehind() || plan.bay().isEmpty())
-                        model.loadWhenQueued(cell, plan.bay(), line.amps(), onLoaded, onFailed);
-                    else model.load(cell, plan.bay().get(), line.amps(), onLoaded, onFailed);
+                        loading.loadWhenQueued(cell, plan.bay(), line.amps(), onLoaded, onFailed);
+                    else loading.load(cell, plan.bay().get(), line.amps(), onLoaded, onFailed);
                     plan.bay().ifPresent(bay -> model.takeBay(nextFree(bay)));
                     desk.selection().select(cell);
                 });

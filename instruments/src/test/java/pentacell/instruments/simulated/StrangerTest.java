@@ -11,8 +11,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.cell.Chemistry;
 
-/// Who is no program of this protocol is not spoken with: a web page can make a browser send lines
-/// to a local port, behind a request of the browser's own.
+/// A program that does not speak this protocol gets no answer: a web page can make a browser send
+/// lines to a local port, behind a request of the browser's own.
 final class StrangerTest {
     private static final String IDENTIFY = "{\"ask\":\"identify\",\"id\":1}\n";
 

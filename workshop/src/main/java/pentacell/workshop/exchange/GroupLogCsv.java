@@ -198,7 +198,7 @@ public final class GroupLogCsv {
         return new Read(log, List.copyOf(problems), skipped, List.copyOf(notes));
     }
 
-    /// A column that never holds a voltage is no group: its lead is off, or it is not used.
+    /// A column that never holds a voltage is not a group: its lead is off, or it is not used.
     private boolean hasDeadColumns() {
         if (timeline.filter(read -> read.size() > 0).isEmpty()) return false;
         boolean isAny = false;

@@ -121,7 +121,7 @@ final class JsonFile {
         return parser.currentLocation();
     }
 
-    /// Where a value stands; of one that is missing, where the last part of its path does.
+    /// Where a value is; for one that is missing, where the last part of its path is.
     private @Nullable TokenStreamLocation location(String path) {
         TokenStreamLocation found = null;
         Deque<Step> steps = new ArrayDeque<>();

@@ -114,9 +114,15 @@ public final class LayoutJson {
         try {
             reading.run();
         } catch (IllegalArgumentException wrong) {
-            // what was complained of already has no words
-            if (wrong.getMessage() != null) file.complain(path, wrong.getMessage());
+            file.complain(path, String.valueOf(wrong.getMessage()));
+        } catch (Complained said) {
+            // the part is left out
         }
+    }
+
+    /// A value of a part is wrong, and that was said.
+    private static final class Complained extends RuntimeException {
+        private static final long serialVersionUID = 1L;
     }
 
     private Network.Cell cell(String path, JsonNode node) {
@@ -188,8 +194,7 @@ public final class LayoutJson {
         boolean isMissing = node.get(name) == null || node.get(name).isNull();
         if (isMissing)
             throw new IllegalArgumentException(name + " is missing; expected " + range.words());
-        return file.number(node, path, name, range)
-                .orElseThrow(() -> new IllegalArgumentException((String) null));
+        return file.number(node, path, name, range).orElseThrow(Complained::new);
     }
 
     /// What flows, as a file.

@@ -48,7 +48,7 @@ public final class OutputFile {
 
     /// What makes the content of a file.
     public interface Content {
-        /// @param unfinished a new file beside the one that is wanted
+        /// @param unfinished a new file beside the one to be written
         void writeTo(Path unfinished) throws IOException;
     }
 
@@ -147,7 +147,7 @@ public final class OutputFile {
         }
     }
 
-    /// Whether a name stands for nothing being kept.
+    /// Whether what is written there is thrown away.
     public static boolean isNowhere(Path named) {
         return named.toAbsolutePath().normalize().equals(NOWHERE);
     }

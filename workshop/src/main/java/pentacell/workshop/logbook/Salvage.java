@@ -5,7 +5,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
-import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.DateTimeException;
@@ -13,7 +12,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.NavigableMap;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -23,20 +21,28 @@ import pentacell.core.journal.Amendment;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.state.Chapter;
 import pentacell.workshop.logbook.Problem.Kind;
+import pentacell.workshop.logbook.SalvagedRows.ActRow;
+import pentacell.workshop.logbook.SalvagedRows.FactRow;
 
 /// What can still be read of a damaged workshop, written into a new file. Holes are filled from the
 /// latest whole copy; what is in neither keeps its number and says that it was lost, so that the
 /// new file is whole and nothing in it points to the wrong entry.
 public final class Salvage {
     private final FactCodec codec;
-    private final TreeMap<Long, ActRow> acts = new TreeMap<>();
-    private final TreeMap<Long, FactRow> facts = new TreeMap<>();
-    private final Map<String, SampleLog> curves = new TreeMap<>();
-    private final List<Problem> lost = new ArrayList<>();
+    private final SalvagedRows rows;
+    private final TreeMap<Long, ActRow> acts;
+    private final TreeMap<Long, FactRow> facts;
+    private final Map<String, SampleLog> curves;
+    private final List<Problem> lost;
     private long fromCopy;
 
-    private Salvage(FactCodec codec) {
+    private Salvage(FactCodec codec, SalvagedRows rows) {
         this.codec = codec;
+        this.rows = rows;
+        acts = rows.acts();
+        facts = rows.facts();
+        curves = rows.curves();
+        lost = rows.lost();
     }
 
     /// What was saved.
@@ -51,10 +57,6 @@ public final class Salvage {
         }
     }
 
-    private record ActRow(String at, String words, String digest, @Nullable String curves) {}
-
-    private record FactRow(long act, RawFact fact) {}
-
     /// Salvages a file, which is not changed.
     ///
     /// @param fresh where to; not there yet
@@ -63,13 +65,13 @@ public final class Salvage {
         Path file = LogbookFile.real(damaged);
         Path to = LogbookFile.real(fresh);
         if (Files.exists(to)) throw new IOException(to + " is there already. Choose another name.");
-        Salvage salvage = new Salvage(new FactCodec(chapters));
         Optional<Head> known = new KnownHead(file).read();
         Optional<Backups.Copy> copy = new Backups(file).newestWhole();
         try (Snapshot snapshot = Snapshot.of(file)) {
             snapshot.admitThatItsEndIsGone();
-            salvage.read(snapshot.file(), known.map(Head::act).orElse(0L));
-            salvage.leaveOutWhatCannotBe();
+            SalvagedRows rows = SalvagedRows.read(snapshot.file(), known.map(Head::act).orElse(0L));
+            rows.leaveOutWhatCannotBe();
+            Salvage salvage = new Salvage(new FactCodec(chapters), rows);
             if (copy.isPresent()) salvage.fill(copy.get().file());
             salvage.judgeCurves();
             if (salvage.facts.isEmpty())
@@ -93,124 +95,9 @@ public final class Salvage {
         }
     }
 
-    private void read(Path file, long knownActs) throws IOException {
-        boolean isWhole = false;
-        try (Connection database = Database.reading(file)) {
-            isWhole =
-                    TableScan.read(
-                            database,
-                            "SELECT act, at, words, %s, %s FROM act"
-                                    .formatted(
-                                            Database.isSealed(database) ? "digest" : "NULL",
-                                            Database.pragma(database, "user_version")
-                                                            >= Database.FIRST_WITH_CURVE_SEALS
-                                                    ? "curves"
-                                                    : "NULL"),
-                            "act",
-                            knownActs,
-                            row ->
-                                    acts.put(
-                                            row.getLong(1),
-                                            new ActRow(
-                                                    text(row, 2),
-                                                    text(row, 3),
-                                                    Objects.requireNonNullElse(
-                                                            row.getString(4), ""),
-                                                    row.getString(5))));
-            isWhole &=
-                    TableScan.read(
-                            database,
-                            "SELECT sequence, act, kind, cell, body FROM fact",
-                            "sequence",
-                            0,
-                            row -> facts.put(row.getLong(1), fact(row)));
-            readCurves(database);
-        } catch (SQLException unreadable) {
-            // then there are only its pages, and the copy
-            lost.add(new Problem(Kind.UNREADABLE_PAGES, "file", Faults.plain(unreadable)));
-            isWhole = false;
-        }
-        if (!isWhole) readPages(file);
-    }
-
-    /// What the tree of the file no longer leads to.
-    private void readPages(Path file) {
-        SalvagedBlocks blocks = new SalvagedBlocks();
-        try (PageScan pages = PageScan.of(file)) {
-            pages.read((number, columns) -> {
-                if (!takeAct(number, columns) && !takeFact(number, columns)) blocks.take(columns);
-            });
-        } catch (IOException unreadable) {
-            lost.add(
-                    new Problem(
-                            Kind.UNREADABLE_PAGES,
-                            "pages",
-                            String.valueOf(unreadable.getMessage())));
-        }
-        blocks.logs()
-                .forEach((run, log) ->
-                        curves.merge(
-                                run,
-                                log,
-                                (one, other) -> one.size() >= other.size() ? one : other));
-    }
-
-    private boolean takeAct(long number, List<@Nullable Object> columns) {
-        boolean isAct =
-                columns.size() >= 3
-                        && columns.size() <= 5
-                        && columns.get(0) == null
-                        && columns.get(1) instanceof String
-                        && columns.get(2) instanceof String;
-        if (isAct)
-            acts.putIfAbsent(
-                    number,
-                    new ActRow(
-                            (String) columns.get(1),
-                            (String) columns.get(2),
-                            columns.size() > 3 && columns.get(3) instanceof String digest
-                                    ? digest
-                                    : "",
-                            columns.size() > 4 && columns.get(4) instanceof String seals
-                                    ? seals
-                                    : null));
-        return isAct;
-    }
-
-    private boolean takeFact(long number, List<@Nullable Object> columns) {
-        boolean isFact =
-                columns.size() == 5
-                        && columns.get(0) == null
-                        && columns.get(1) instanceof Long
-                        && columns.get(2) instanceof String
-                        && columns.get(4) instanceof String;
-        if (isFact)
-            facts.putIfAbsent(
-                    number,
-                    new FactRow(
-                            (Long) columns.get(1),
-                            new RawFact(
-                                    number,
-                                    (String) columns.get(2),
-                                    columns.get(3) instanceof String cell ? cell : null,
-                                    (String) columns.get(4))));
-        return isFact;
-    }
-
-    private void readCurves(Connection database) {
-        RunSamples samples = new RunSamples(database);
-        for (String run : runs(database, samples)) {
-            try {
-                curves.put(run, samples.read(run));
-            } catch (SQLException damaged) {
-                lost.add(new Problem(Kind.UNREADABLE_SAMPLES, "run " + run, Faults.plain(damaged)));
-            }
-        }
-    }
-
     /// Says which curves are not those that their runs ended with.
     private void judgeCurves() {
-        for (CurveSeal seal : seals()) {
+        for (CurveSeal seal : rows.seals()) {
             SampleLog log = curves.getOrDefault(seal.run(), new SampleLog.Builder().build());
             if (seal.holds(log)) continue;
             lost.add(
@@ -224,97 +111,38 @@ public final class Salvage {
         }
     }
 
-    private List<CurveSeal> seals() {
-        return acts.values().stream()
-                .map(ActRow::curves)
-                .filter(Objects::nonNull)
-                .flatMap(text -> CurveSeal.parse(Objects.requireNonNull(text)).stream())
-                .toList();
-    }
-
-    private static FactRow fact(ResultSet row) throws SQLException {
-        return new FactRow(
-                row.getLong(2),
-                new RawFact(row.getLong(1), text(row, 3), row.getString(4), text(row, 5)));
-    }
-
-    private static String text(ResultSet row, int column) throws SQLException {
-        String text = row.getString(column);
-        if (text == null) throw new SQLException("a text is missing");
-        return text;
-    }
-
     /// Takes from a whole copy what the file itself lost, if both are of one history.
     private void fill(Path copy) {
-        Salvage other = new Salvage(codec);
-        try {
-            other.read(copy, 0);
-        } catch (IOException unreadable) {
-            return;
-        }
-        List<Long> common = acts.keySet().stream().filter(other.acts::containsKey).toList();
+        SalvagedRows other = SalvagedRows.read(copy, 0);
+        List<Long> common = acts.keySet().stream().filter(other.acts()::containsKey).toList();
         // one act that is the same will do: others may be garbled
         boolean isOfOneHistory =
                 common.isEmpty()
                         || common.stream()
-                                .anyMatch(
-                                        act -> Objects.equals(acts.get(act), other.acts.get(act)));
+                                .anyMatch(act ->
+                                        Objects.equals(acts.get(act), other.acts().get(act)));
         if (!isOfOneHistory) return;
         // what is not as it was written counts as lost here
         for (long act : changed())
-            if (other.acts.containsKey(act)) {
+            if (other.acts().containsKey(act)) {
                 acts.remove(act);
                 facts.values().removeIf(row -> row.act() == act);
             }
-        other.acts.forEach(acts::putIfAbsent);
-        for (CurveSeal seal : seals()) {
-            SampleLog kept = other.curves.get(seal.run());
+        other.acts().forEach(acts::putIfAbsent);
+        for (CurveSeal seal : rows.seals()) {
+            SampleLog kept = other.curves().get(seal.run());
             SampleLog own = curves.get(seal.run());
             if (kept != null && seal.holds(kept) && (own == null || !seal.holds(own)))
                 curves.put(seal.run(), kept);
         }
-        other.curves.forEach(curves::putIfAbsent);
-        other.facts.forEach((sequence, row) -> {
-            FactRow own = facts.get(sequence);
-            if (own != null && problemWith(own.fact()).isEmpty()) return;
-            facts.put(sequence, row);
-            fromCopy++;
-        });
-    }
-
-    /// A damaged page can hold any number: one far beyond all others is none of the journal.
-    private void leaveOutWhatCannotBe() {
-        cut(acts, "act");
-        cut(facts, "entry");
-        long last = acts.isEmpty() ? 0 : acts.lastKey();
-        facts.values()
-                .removeIf(row -> {
-                    boolean cannotBe = row.act() < 1 || row.act() > last + TableScan.GIVEN_UP_AFTER;
-                    if (cannotBe)
-                        lost.add(
-                                new Problem(
-                                        Kind.OUT_OF_ORDER,
-                                        "entry " + row.fact().sequence(),
-                                        "it belongs to act %d, which cannot be"
-                                                .formatted(row.act())));
-                    return cannotBe;
+        other.curves().forEach(curves::putIfAbsent);
+        other.facts()
+                .forEach((sequence, row) -> {
+                    FactRow own = facts.get(sequence);
+                    if (own != null && problemWith(own.fact()).isEmpty()) return;
+                    facts.put(sequence, row);
+                    fromCopy++;
                 });
-    }
-
-    private void cut(NavigableMap<Long, ?> rows, String one) {
-        long last = 0;
-        for (long key : rows.keySet()) {
-            if (key - last > TableScan.GIVEN_UP_AFTER) {
-                lost.add(
-                        new Problem(
-                                Kind.OUT_OF_ORDER,
-                                one + " " + key,
-                                "its number is far beyond all others; it is left out with what follows"));
-                rows.tailMap(key, true).clear();
-                return;
-            }
-            last = key;
-        }
     }
 
     /// The acts that are not what was written, by their digests.
@@ -397,7 +225,7 @@ public final class Salvage {
                             at,
                             row.words(),
                             byAct.getOrDefault(number, List.of()),
-                            sealedAnew(row)));
+                            sealedAgain(row)));
         }
         return journal;
     }
@@ -476,7 +304,7 @@ public final class Salvage {
     }
 
     /// The seals of an act over what is left of its curves.
-    private @Nullable String sealedAnew(ActRow row) {
+    private @Nullable String sealedAgain(ActRow row) {
         if (row.curves() == null) return null;
         List<CurveSeal> seals =
                 CurveSeal.parse(row.curves()).stream()
@@ -501,17 +329,6 @@ public final class Salvage {
             try (Statement statement = database.createStatement()) {
                 statement.execute("PRAGMA wal_checkpoint(TRUNCATE)");
             }
-        }
-    }
-
-    private List<String> runs(Connection database, RunSamples samples) {
-        try {
-            return Database.pragma(database, "user_version") < Database.FIRST_WITH_SAMPLES
-                    ? List.of()
-                    : samples.runs();
-        } catch (SQLException unreadable) {
-            lost.add(new Problem(Kind.UNREADABLE_SAMPLES, "samples", Faults.plain(unreadable)));
-            return List.of();
         }
     }
 }

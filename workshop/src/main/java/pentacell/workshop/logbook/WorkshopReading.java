@@ -16,7 +16,7 @@ public final class WorkshopReading {
 
     /// What a workshop holds.
     ///
-    /// @throws IOException when it is no workshop or is not whole; the message says so to a person
+    /// @throws IOException when it is not a workshop, or is damaged; the message is for a person
     public static WorkshopState of(Path named, List<Chapter<?>> chapters) throws IOException {
         Path file = LogbookFile.real(named);
         if (!Files.exists(file)) throw new IOException(named + " is not there.");
