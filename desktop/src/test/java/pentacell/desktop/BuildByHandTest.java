@@ -39,12 +39,7 @@ final class BuildByHandTest {
             atBuild(bench);
             bench.await("nothing is looked for", () -> bench.isVisible("#layout-change"));
             Layout before = layout(bench);
-            Bounds faces =
-                    bench.robot
-                            .lookup("#faces-layout")
-                            .query()
-                            .localToScreen(
-                                    bench.robot.lookup("#faces-layout").query().getBoundsInLocal());
+            Bounds faces = faces(bench);
             // the upper left can of the top face, and one three places on in its row
             double x = faces.getMinX() + 20;
             double y = faces.getMinY() + 42;
@@ -153,12 +148,7 @@ final class BuildByHandTest {
         try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
             atBuild(bench);
             bench.await("nothing is looked for", () -> bench.isVisible("#layout-change"));
-            Bounds faces =
-                    bench.robot
-                            .lookup("#faces-layout")
-                            .query()
-                            .localToScreen(
-                                    bench.robot.lookup("#faces-layout").query().getBoundsInLocal());
+            Bounds faces = faces(bench);
             double x = faces.getMinX() + 20;
             double y = faces.getMinY() + 42;
             bench.robot.moveTo(x, y).clickOn(MouseButton.SECONDARY);
@@ -184,5 +174,12 @@ final class BuildByHandTest {
             bench.robot.clickOn("May be filled again");
             bench.await("free to fill", () -> layout(bench).grid().keptFree().isEmpty());
         }
+    }
+
+    /// Where the faces are once everything has been drawn.
+    private static Bounds faces(BenchFixture bench) {
+        bench.hands.settle();
+        Node faces = bench.robot.lookup("#faces-layout").query();
+        return faces.localToScreen(faces.getBoundsInLocal());
     }
 }
