@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.UnaryOperator;
+import pentacell.core.cell.CellRecord.Fate;
 import pentacell.core.journal.Entry;
 import pentacell.core.state.Chapter;
 
@@ -38,14 +39,22 @@ final class CellChapter implements Chapter<Cells> {
 
         @Override
         public void add(Instant at, Entry entry) {
-            CellFact fact = (CellFact) entry.fact();
-            change(fact.cell(), cell -> cell.plus(entry.sequence(), at, fact));
+            grow(at, entry, Fate.STANDING);
+        }
+
+        @Override
+        public void setAside(Instant at, Entry entry) {
+            grow(at, entry, Fate.SET_ASIDE);
+        }
+
+        private void grow(Instant at, Entry entry, Fate fate) {
+            change(((CellFact) entry.fact()).cell(), cell -> cell.plus(at, entry, fate));
         }
 
         @Override
         public void correct(long sequence, Instant at, Entry correction) {
             CellFact fact = (CellFact) correction.fact();
-            change(fact.cell(), cell -> cell.corrected(sequence, correction.sequence(), fact));
+            change(fact.cell(), cell -> cell.corrected(sequence, correction));
         }
 
         @Override

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import pentacell.core.journal.Entry;
+import pentacell.core.journal.Origin;
 
 /// A cell as all facts about it say, taken together: the last standing reading of each kind, and
 /// its life line.
@@ -55,10 +57,18 @@ public record CellRecord(
     /// @param sequence its number in the journal
     /// @param at when it was logged
     /// @param fact what was logged
+    /// @param origin how it came into the journal
     /// @param fate whether it still holds
-    public record LifeLineEntry(long sequence, Instant at, CellFact fact, Fate fate) {
+    public record LifeLineEntry(
+            long sequence, Instant at, CellFact fact, Origin origin, Fate fate) {
         LifeLineEntry with(Fate newFate) {
-            return new LifeLineEntry(sequence, at, fact, newFate);
+            return new LifeLineEntry(sequence, at, fact, origin, newFate);
+        }
+
+        /// Whether it tells of the cell's way through the workshop: it holds, or a stand-in made it
+        /// up, and the run that did still fills its bay.
+        public boolean tells() {
+            return fate == Fate.STANDING || fate == Fate.SET_ASIDE;
         }
     }
 
@@ -66,6 +76,8 @@ public record CellRecord(
     public enum Fate {
         /// It holds.
         STANDING,
+        /// A stand-in made it up: it is shown, and counts for nothing.
+        SET_ASIDE,
         /// Another entry holds in its place.
         CORRECTED,
         /// It was taken out.
@@ -78,10 +90,14 @@ public record CellRecord(
     }
 
     /// The cell with one more entry.
-    CellRecord plus(long sequence, Instant at, CellFact fact) {
+    ///
+    /// @param fate [Fate#STANDING] or [Fate#SET_ASIDE]
+    CellRecord plus(Instant at, Entry entry, Fate fate) {
         List<LifeLineEntry> line = new ArrayList<>(lifeLine.size() + 1);
         line.addAll(lifeLine);
-        line.add(new LifeLineEntry(sequence, at, fact, Fate.STANDING));
+        line.add(
+                new LifeLineEntry(
+                        entry.sequence(), at, (CellFact) entry.fact(), entry.origin(), fate));
         return fold(id, line);
     }
 
@@ -89,12 +105,18 @@ public record CellRecord(
     /// time in the line: it says what was read then, and a later reading still wins.
     ///
     /// @param wrong sequence of the entry that was wrong
-    CellRecord corrected(long wrong, long sequence, CellFact replacement) {
+    CellRecord corrected(long wrong, Entry correction) {
         List<LifeLineEntry> line = new ArrayList<>(lifeLine.size() + 1);
         for (LifeLineEntry entry : lifeLine) {
             if (entry.sequence() == wrong) {
                 line.add(entry.with(Fate.CORRECTED));
-                line.add(new LifeLineEntry(sequence, entry.at(), replacement, Fate.STANDING));
+                line.add(
+                        new LifeLineEntry(
+                                correction.sequence(),
+                                entry.at(),
+                                (CellFact) correction.fact(),
+                                correction.origin(),
+                                Fate.STANDING));
             } else line.add(entry);
         }
         return fold(id, line);
@@ -125,7 +147,6 @@ public record CellRecord(
         return count == 1 ? id.text() : id.text() + "\u00a0×" + count;
     }
 
-    /// The resistance that stands for the cell, in mΩ: at 1 kHz when that was read, else by direct
     /// What it rests at, in V: its last reading, unless its capacity was measured since, which
     /// leaves it elsewhere.
     public OptionalDouble restingVolts() {
@@ -139,6 +160,7 @@ public record CellRecord(
         return read > measured ? volts : OptionalDouble.empty();
     }
 
+    /// The resistance that stands for the cell, in mΩ: at 1 kHz when that was read, else by direct
     /// current. To compare cells, compare one method.
     public OptionalDouble milliohms() {
         return acMilliohms.isPresent() ? acMilliohms : dcMilliohms;
@@ -152,6 +174,7 @@ public record CellRecord(
     /// The conditions its capacity was measured under in a run; empty when none came of it.
     public Optional<TestConditions> conditionsOf(String run) {
         return lifeLine.stream()
+                .filter(LifeLineEntry::tells)
                 .map(LifeLineEntry::fact)
                 .filter(CellFact.CapacityMeasured.class::isInstance)
                 .map(fact -> ((CellFact.CapacityMeasured) fact).conditions())

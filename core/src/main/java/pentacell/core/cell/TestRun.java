@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.journal.Origin;
 
 /// A run of a cell in a bay, as its life line tells.
 ///
@@ -15,8 +16,16 @@ import java.util.OptionalDouble;
 /// @param programme what the cell is put through, in words
 /// @param startedAt when it began
 /// @param end how it ended; empty while it runs
+/// @param origin of what it measures
+/// @param counts whether its figures count; those a stand-in made up do in the demo only
 public record TestRun(
-        String run, String bay, String programme, Instant startedAt, Optional<End> end) {
+        String run,
+        String bay,
+        String programme,
+        Instant startedAt,
+        Optional<End> end,
+        Origin origin,
+        boolean counts) {
     /// The end of a run.
     ///
     /// @param seconds how long it ran by the instrument's own clock, in s
@@ -27,7 +36,7 @@ public record TestRun(
     static List<TestRun> of(List<CellRecord.LifeLineEntry> lifeLine) {
         Map<String, TestRun> runs = new LinkedHashMap<>();
         for (CellRecord.LifeLineEntry entry : lifeLine) {
-            if (entry.fate() != CellRecord.Fate.STANDING) continue;
+            if (!entry.tells()) continue;
             if (entry.fact() instanceof RunFact.RunStarted started)
                 runs.put(
                         started.run(),
@@ -36,7 +45,9 @@ public record TestRun(
                                 started.bay(),
                                 started.programme(),
                                 entry.at(),
-                                Optional.empty()));
+                                Optional.empty(),
+                                entry.origin(),
+                                entry.fate() == CellRecord.Fate.STANDING));
             if (entry.fact() instanceof RunFact.RunEnded ended)
                 runs.computeIfPresent(
                         ended.run(),
@@ -46,6 +57,6 @@ public record TestRun(
     }
 
     private TestRun with(End ended) {
-        return new TestRun(run, bay, programme, startedAt, Optional.of(ended));
+        return new TestRun(run, bay, programme, startedAt, Optional.of(ended), origin, counts);
     }
 }

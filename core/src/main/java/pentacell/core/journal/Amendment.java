@@ -1,6 +1,6 @@
 package pentacell.core.journal;
 
-/// What is said of earlier entries and acts of the same journal.
+/// What is said of the journal itself, of its earlier entries and of its acts.
 public sealed interface Amendment extends Fact {
 
     /// An act is taken back: none of its facts hold any more.
@@ -26,6 +26,10 @@ public sealed interface Amendment extends Fact {
     /// @param sequence the entry that was wrong
     /// @param reason why, in the person's words
     record EntryStruck(long sequence, String reason) implements Amendment {}
+
+    /// From here on the readings of stand-ins count like any others: this journal is for practice,
+    /// as the demo's is.
+    record StandInsCount() implements Amendment {}
 
     /// What stood here could not be read when the journal was salvaged from a damaged file.
     ///

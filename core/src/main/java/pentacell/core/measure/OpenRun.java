@@ -9,6 +9,7 @@ import java.util.stream.LongStream;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunFact;
+import pentacell.core.journal.Origin;
 import pentacell.core.state.WorkshopState;
 
 /// A run of which no end was logged: the cell is in its bay.
@@ -18,8 +19,14 @@ import pentacell.core.state.WorkshopState;
 /// @param bay bay it runs in
 /// @param programme what it is put through, in words
 /// @param startedAt when it began
+/// @param origin of what it measures
 public record OpenRun(
-        CellRecord cell, String run, String bay, String programme, Instant startedAt) {
+        CellRecord cell,
+        String run,
+        String bay,
+        String programme,
+        Instant startedAt,
+        Origin origin) {
 
     /// The open runs of a workshop, the oldest first.
     public static List<OpenRun> of(WorkshopState state) {
@@ -34,7 +41,13 @@ public record OpenRun(
         return cell.runs().stream()
                 .filter(run -> run.end().isEmpty())
                 .map(run ->
-                        new OpenRun(cell, run.run(), run.bay(), run.programme(), run.startedAt()))
+                        new OpenRun(
+                                cell,
+                                run.run(),
+                                run.bay(),
+                                run.programme(),
+                                run.startedAt(),
+                                run.origin()))
                 .toList();
     }
 

@@ -10,6 +10,7 @@ import pentacell.core.cell.CellRecord.LifeLineEntry;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.RunFact.CapacityCorrected;
 import pentacell.core.cell.TestConditions;
+import pentacell.core.journal.Origin;
 import pentacell.core.measure.Standardise.Standardised;
 import pentacell.core.school.Schools;
 import pentacell.core.school.TestSchool;
@@ -28,7 +29,8 @@ public final class Recorrection {
     ///
     /// @param beforeMilliampHours what holds now, in mAh
     /// @param fact what would hold
-    public record Change(double beforeMilliampHours, CapacityCorrected fact) {
+    /// @param origin of the capacity it begins at
+    public record Change(double beforeMilliampHours, CapacityCorrected fact, Origin origin) {
         /// How far it would move, as a share of what holds now.
         public double share() {
             return fact.milliampHours() / beforeMilliampHours - 1;
@@ -37,16 +39,18 @@ public final class Recorrection {
 
     /// The run a cell's capacity was measured in; empty when it has none, or it was typed.
     public static Optional<String> runOf(CellRecord cell) {
-        return measured(cell).flatMap(fact -> fact.conditions().run());
+        return measured(cell).flatMap(entry -> conditions(entry).run());
     }
 
-    private static Optional<CapacityMeasured> measured(CellRecord cell) {
+    private static Optional<LifeLineEntry> measured(CellRecord cell) {
         return cell.lifeLine().stream()
                 .filter(entry -> entry.fate() == Fate.STANDING)
-                .map(LifeLineEntry::fact)
-                .filter(CapacityMeasured.class::isInstance)
-                .map(CapacityMeasured.class::cast)
+                .filter(entry -> entry.fact() instanceof CapacityMeasured)
                 .reduce((before, after) -> after);
+    }
+
+    private static TestConditions conditions(LifeLineEntry measured) {
+        return ((CapacityMeasured) measured.fact()).conditions();
     }
 
     /// What a cell's capacity becomes by today's gains and standard conditions; empty when nothing
@@ -56,9 +60,9 @@ public final class Recorrection {
     /// @param log samples of the run it was measured in
     public static Optional<Change> of(
             WorkshopState state, InstrumentFigures figures, CellRecord cell, SampleLog log) {
-        Optional<CapacityMeasured> measured = measured(cell);
+        Optional<LifeLineEntry> measured = measured(cell);
         if (measured.isEmpty() || cell.milliampHours().isEmpty()) return Optional.empty();
-        TestConditions conditions = measured.get().conditions();
+        TestConditions conditions = conditions(measured.get());
         Optional<CellModel> model = Catalogue.of(state).modelOf(cell);
         Chemistry chemistry = CellModel.chemistryOf(model);
         TestSchool policy = Schools.of(state).test();
@@ -75,6 +79,7 @@ public final class Recorrection {
         return Optional.of(
                 new Change(
                         before,
-                        RunResults.corrected(cell.id(), conditions.run().orElse(""), standard)));
+                        RunResults.corrected(cell.id(), conditions.run().orElse(""), standard),
+                        measured.get().origin()));
     }
 }

@@ -1,7 +1,8 @@
 package pentacell.core.proof;
 
-import java.time.Instant;
 import java.util.Map;
+import java.util.function.UnaryOperator;
+import pentacell.core.journal.Entry;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.InOrder;
 import pentacell.core.state.WorkshopState;
@@ -11,8 +12,7 @@ import pentacell.core.state.WorkshopState;
 /// @param all by name of the pack, in the order something was first measured
 public record Proofs(Map<String, Proof> all) {
     /// The chapter of proving.
-    public static final Chapter<Proofs> CHAPTER =
-            Chapter.timed(ProofFact.class, Proofs.class, new Proofs(Map.of()), Proofs::plus);
+    public static final Chapter<Proofs> CHAPTER = new ProofChapter();
 
     public Proofs {
         all = InOrder.of(all);
@@ -29,7 +29,8 @@ public record Proofs(Map<String, Proof> all) {
         return known == null ? Proof.of(pack) : known;
     }
 
-    private Proofs plus(Instant at, ProofFact fact) {
-        return new Proofs(InOrder.with(all, fact.pack(), proof(fact.pack()).plus(at, fact)));
+    Proofs changed(Entry entry, UnaryOperator<Proof> change) {
+        String pack = ((ProofFact) entry.fact()).pack();
+        return new Proofs(InOrder.with(all, pack, change.apply(proof(pack))));
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.journal.Origin;
 import pentacell.core.need.Need;
 import pentacell.core.proof.ChargeRun;
 import pentacell.core.prove.LoadTest.Cause;
@@ -56,14 +57,7 @@ public record PackVerdict(Level level, List<Seen> checks) {
     public static PackVerdict of(ProvedPack pack) {
         List<Seen> checks = new ArrayList<>();
         Optional<Tested> last = pack.lastWhole();
-        if (last.isEmpty())
-            checks.add(
-                    new Seen(
-                            "Load test",
-                            Level.NOT_YET,
-                            pack.tests().isEmpty()
-                                    ? "none yet: discharge the pack at a usual load until the first group is empty"
-                                    : "none came down to its end voltage yet"));
+        if (last.isEmpty()) checks.add(new Seen("Load test", Level.NOT_YET, untested(pack)));
         last.ifPresent(tested -> {
             capacity(tested, checks);
             wanted(pack, tested, checks);
@@ -76,6 +70,16 @@ public record PackVerdict(Level level, List<Seen> checks) {
         Level worst = Level.FIT;
         for (Seen each : checks) if (each.level().compareTo(worst) > 0) worst = each.level();
         return new PackVerdict(worst, checks);
+    }
+
+    private static String untested(ProvedPack pack) {
+        if (!pack.tests().isEmpty()) return "none came down to its end voltage yet";
+        String todo = "discharge the pack at a usual load until the first group is empty";
+        if (pack.setAside().isEmpty()) return "none yet: " + todo;
+        return pack.setAside().stream().anyMatch(each -> each.origin() == Origin.STAND_IN)
+                ? "only with stand-ins, which proves nothing: " + todo
+                : "only of an older version, which did not note whether the board was real: "
+                        + todo;
     }
 
     private static void capacity(Tested tested, List<Seen> checks) {

@@ -1,10 +1,12 @@
 package pentacell.core.prove;
 
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.Catalogue;
@@ -12,6 +14,7 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.grade.JudgedStock;
+import pentacell.core.journal.Origin;
 import pentacell.core.pack.Pack;
 import pentacell.core.proof.Proof;
 import pentacell.core.proof.Proofs;
@@ -22,6 +25,7 @@ import pentacell.core.state.WorkshopState;
 /// @param built the pack with its cells, plan and assembly
 /// @param said what was measured
 /// @param tests its load tests, oldest first; those that say nothing are left out
+/// @param setAside load tests that prove nothing, because a stand-in made them up
 /// @param layout it was taken in, solved; empty before one was
 /// @param warm places that were read under load, the oddest first; none before a layout is taken
 /// @param bars drops that were read along bars
@@ -29,21 +33,27 @@ public record ProvedPack(
         PackToBuild built,
         Proof said,
         List<Tested> tests,
+        List<Tested> setAside,
         Optional<Arrangement> layout,
         List<HeatLook.Warm> warm,
         List<BarLook.Bar> bars) {
     public ProvedPack {
         tests = List.copyOf(tests);
+        setAside = List.copyOf(setAside);
         warm = List.copyOf(warm);
         bars = List.copyOf(bars);
     }
 
     /// A load test, judged.
     ///
+    /// @param origin of its readings
+    /// @param proves whether it counts
     /// @param shortfall what the limiting group costs, when one limits
     public record Tested(
             String name,
             Instant at,
+            Origin origin,
+            boolean proves,
             double endVolts,
             GroupLog log,
             LoadTest test,
@@ -76,6 +86,7 @@ public record ProvedPack(
                             built,
                             said,
                             tests(said, built, correction),
+                            judged(said.setAside(), false, built, correction),
                             layout,
                             layout.map(now -> HeatLook.of(built, now, said.underLoad()))
                                     .orElse(List.of()),
@@ -114,19 +125,29 @@ public record ProvedPack(
 
     /// The load tests of a pack alone.
     static List<Tested> tests(Proof said, PackToBuild built, OptionalDouble correction) {
-        return said.tests().values().stream()
-                .flatMap(each -> judged(each, built, correction).stream())
+        return judged(said.tests(), true, built, correction);
+    }
+
+    private static List<Tested> judged(
+            Map<String, Proof.Test> tests,
+            boolean proves,
+            PackToBuild built,
+            OptionalDouble correction) {
+        return tests.values().stream()
+                .flatMap(each -> judged(each, proves, built, correction).stream())
                 .toList();
     }
 
     private static Optional<Tested> judged(
-            Proof.Test test, PackToBuild built, OptionalDouble correction) {
+            Proof.Test test, boolean proves, PackToBuild built, OptionalDouble correction) {
         GroupLog log = LogThinning.log(test.log());
         return judged(log, test.endVolts(), built.chemistry())
                 .map(judged ->
                         new Tested(
                                 test.name(),
                                 test.at(),
+                                test.origin(),
+                                proves,
                                 test.endVolts(),
                                 log,
                                 judged,
@@ -163,6 +184,13 @@ public record ProvedPack(
                                 built.leastAmpHours(),
                                 built.chemistry(),
                                 built.balancerMilliamps()));
+    }
+
+    /// All its load tests, oldest first, those that prove nothing among them.
+    public List<Tested> shown() {
+        return Stream.concat(tests.stream(), setAside.stream())
+                .sorted(Comparator.comparing(Tested::at))
+                .toList();
     }
 
     /// The last test that reached its end.

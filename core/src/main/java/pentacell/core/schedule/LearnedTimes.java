@@ -47,6 +47,7 @@ public final class LearnedTimes {
         Map<String, List<Double>> ratios = new HashMap<>();
         for (CellRecord cell : Cells.of(state).all().values()) {
             for (TestRun run : cell.runs()) {
+                if (!run.counts()) continue;
                 Optional<Bay> bay = Optional.ofNullable(bays.get(run.bay()));
                 OptionalDouble seconds =
                         run.end()

@@ -31,6 +31,10 @@ public interface Chapter<S> {
         /// @param at when it was logged
         void add(Instant at, Entry entry);
 
+        /// Takes note of an entry that counts for nothing here, because a stand-in made it up. A
+        /// chapter that shows such entries keeps them apart from those that count.
+        default void setAside(Instant at, Entry entry) {}
+
         /// Lets another fact of the family hold in the place of an earlier entry. A chapter whose
         /// entries cannot be corrected takes it as a new fact.
         ///

@@ -11,15 +11,19 @@ import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Entry;
 import pentacell.core.journal.Fact;
 import pentacell.core.journal.History;
+import pentacell.core.journal.Origin;
 
 /// Everything that holds in a workshop: its chapters, folded. Immutable; same facts, same state.
 public final class WorkshopState {
     private final List<Chapter<?>> chapters;
     private final Map<Class<?>, Object> slices;
+    private final boolean standInsCount;
 
-    private WorkshopState(List<Chapter<?>> chapters, Map<Class<?>, Object> slices) {
+    private WorkshopState(
+            List<Chapter<?>> chapters, Map<Class<?>, Object> slices, boolean standInsCount) {
         this.chapters = chapters;
         this.slices = Collections.unmodifiableMap(slices);
+        this.standInsCount = standInsCount;
     }
 
     /// The state before anything was logged.
@@ -32,7 +36,7 @@ public final class WorkshopState {
             if (slices.put(chapter.sliceType(), chapter.empty()) != null)
                 throw new IllegalArgumentException(
                         "two chapters have the slice " + chapter.sliceType());
-        return new WorkshopState(List.copyOf(chapters), slices);
+        return new WorkshopState(List.copyOf(chapters), slices, false);
     }
 
     /// The fold of a whole journal. Acts that were taken back leave no trace.
@@ -68,9 +72,16 @@ public final class WorkshopState {
         return type.cast(slice);
     }
 
+    /// Whether the readings of stand-ins count, as they do in the demo.
+    public boolean standInsCount() {
+        return standInsCount;
+    }
+
     @Override
     public boolean equals(Object other) {
-        return other instanceof WorkshopState state && slices.equals(state.slices);
+        return other instanceof WorkshopState state
+                && slices.equals(state.slices)
+                && standInsCount == state.standInsCount;
     }
 
     @Override
@@ -89,9 +100,11 @@ public final class WorkshopState {
         private final WorkshopState from;
         private final Map<Chapter<?>, Chapter.Fold<?>> begun = new LinkedHashMap<>();
         private final Map<Class<?>, Chapter<?>> chapterOf = new HashMap<>();
+        private boolean standInsCount;
 
         Folding(WorkshopState from) {
             this.from = from;
+            standInsCount = from.standInsCount;
         }
 
         void add(Act act) {
@@ -103,6 +116,7 @@ public final class WorkshopState {
                 case Amendment.ActUndone undone -> {}
                 case Amendment.ActRedone redone -> {}
                 case Amendment.EntryLost lost -> {}
+                case Amendment.StandInsCount counting -> standInsCount = true;
                 case Amendment.EntryStruck struck ->
                         from.chapters.forEach(chapter -> fold(chapter).strike(struck.sequence()));
                 case Amendment.EntryCorrected corrected ->
@@ -110,8 +124,15 @@ public final class WorkshopState {
                                 .correct(
                                         corrected.sequence(),
                                         at,
-                                        new Entry(entry.sequence(), corrected.replacement()));
-                case Fact fact -> fold(chapterOf(fact)).add(at, entry);
+                                        new Entry(
+                                                entry.sequence(),
+                                                corrected.replacement(),
+                                                entry.origin()));
+                case Fact fact -> {
+                    Chapter.Fold<?> fold = fold(chapterOf(fact));
+                    if (standInsCount || entry.origin() != Origin.STAND_IN) fold.add(at, entry);
+                    else fold.setAside(at, entry);
+                }
             }
         }
 
@@ -138,7 +159,7 @@ public final class WorkshopState {
         WorkshopState end() {
             Map<Class<?>, Object> slices = new LinkedHashMap<>(from.slices);
             begun.forEach((chapter, fold) -> slices.put(chapter.sliceType(), fold.slice()));
-            return new WorkshopState(from.chapters, slices);
+            return new WorkshopState(from.chapters, slices, standInsCount);
         }
     }
 }

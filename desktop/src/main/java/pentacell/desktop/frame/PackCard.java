@@ -11,6 +11,7 @@ import pentacell.core.assembly.Standing;
 import pentacell.core.cell.Cells;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
+import pentacell.core.proof.Proof;
 import pentacell.core.proof.Proofs;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Count;
@@ -86,10 +87,13 @@ public final class PackCard extends VBox {
                                             Count.of(pack.cellCount(), "cell", "cells")));
         line(assembly.layout().isPresent() ? "A layout is chosen." : "No layout is chosen yet.");
         if (!assembly.standingReason().isEmpty()) line(assembly.standingReason());
-        int tests = Proofs.of(state).proof(pack.name()).tests().size();
+        Proof proof = Proofs.of(state).proof(pack.name());
+        int tests = proof.tests().size();
         line(
                 tests == 0
-                        ? "Not load tested yet."
+                        ? proof.setAside().isEmpty()
+                                ? "Not load tested yet."
+                                : "Load tested with stand-ins only, which proves nothing."
                         : Count.of(tests, "load test", "load tests") + " logged.");
         PackInUse use = PacksInUse.of(state).pack(pack.name());
         if (use.isKnown())

@@ -14,6 +14,7 @@ import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.Donors;
 import pentacell.core.donor.Lot;
 import pentacell.core.donor.Purchases;
+import pentacell.core.journal.Origin;
 import pentacell.core.unit.Count;
 import pentacell.desktop.donor.DonorForm;
 import pentacell.desktop.frame.Card;
@@ -125,7 +126,7 @@ public final class HarvestStation implements Station {
                                                 (first, second) -> second)));
         model.log(
                 "Import readings of " + code,
-                List.of(new DonorFact.GroupsRead(code, volts)),
+                List.of(Origin.IMPORTED.mark(new DonorFact.GroupsRead(code, volts))),
                 () ->
                         desk.notices()
                                 .say(

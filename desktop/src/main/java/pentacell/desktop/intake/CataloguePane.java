@@ -11,6 +11,7 @@ import javafx.scene.layout.VBox;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CatalogueFact;
 import pentacell.core.cell.CellModel;
+import pentacell.core.journal.Origin;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
@@ -108,7 +109,7 @@ final class CataloguePane extends VBox {
         desk.ledger()
                 .log(
                         "Import " + Count.of(facts.size(), "model", "models"),
-                        facts,
+                        Origin.IMPORTED.mark(facts),
                         () ->
                                 desk.notices()
                                         .say(

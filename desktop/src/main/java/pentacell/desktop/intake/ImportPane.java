@@ -1,7 +1,6 @@
 package pentacell.desktop.intake;
 
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -16,6 +15,7 @@ import javafx.scene.layout.VBox;
 import pentacell.core.cell.Cells;
 import pentacell.core.imports.ImportedFiles;
 import pentacell.core.journal.Fact;
+import pentacell.core.journal.Origin;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Count;
 import pentacell.desktop.frame.Desk;
@@ -139,7 +139,7 @@ final class ImportPane extends VBox {
                 .run(
                         () -> ImportedFacts.of(taken, state),
                         facts -> {
-                            List<Fact> all = new ArrayList<>(facts);
+                            List<Fact> all = Origin.IMPORTED.mark(facts);
                             desk.ledger()
                                     .log(
                                             "Import " + taken.fileName(),

@@ -49,13 +49,14 @@ final class LifeLineView extends VBox {
     private Node line(CellRecord cell, LifeLineEntry entry) {
         Label at = new Label(When.DAY.words(entry.at().atZone(ZoneId.systemDefault())));
         at.getStyleClass().add("life-at");
-        Label what = new Label(words(entry.fact()) + fateWords(entry.fate()));
+        Label what = new Label(words(entry.fact()) + originWords(entry) + fateWords(entry.fate()));
         Wrapping.on(what);
-        what.getStyleClass().add(entry.fate() == Fate.STANDING ? "life-what" : "life-gone");
+        what.getStyleClass().add(entry.tells() ? "life-what" : "life-gone");
         HBox.setHgrow(what, Priority.ALWAYS);
         what.setMaxWidth(Double.MAX_VALUE);
         HBox row = new HBox(at, what);
         row.getStyleClass().add("life-row");
+        if (entry.fate() == Fate.SET_ASIDE) row.getStyleClass().add("hatched");
         if (entry.fate() == Fate.STANDING && !(entry.fact() instanceof CellFact.CellDecided)) {
             Button correct = new Button(isReading(entry.fact()) ? "Correct" : "Strike");
             correct.setId("correct-" + entry.sequence());
@@ -182,9 +183,18 @@ final class LifeLineView extends VBox {
         };
     }
 
+    /// What was typed is the usual.
+    private static String originWords(LifeLineEntry entry) {
+        return switch (entry.origin()) {
+            case UNKNOWN, TYPED -> "";
+            case IMPORTED, INSTRUMENT, STAND_IN -> " · " + entry.origin().code();
+        };
+    }
+
     private static String fateWords(Fate fate) {
         return switch (fate) {
             case STANDING -> "";
+            case SET_ASIDE -> ", counts for nothing";
             case CORRECTED -> " (corrected)";
             case STRUCK -> " (struck)";
         };

@@ -6,7 +6,7 @@ import javafx.scene.control.skin.ScrollPaneSkin;
 import javafx.scene.input.KeyEvent;
 
 /// Content as wide as its place and at least as high; where the place is lower than the content can
-/// bear, it scrolls, by wheel or with Page Up and Page Down.
+/// take, it scrolls, by wheel or with Page Up and Page Down.
 public final class Scrolled extends ScrollPane {
     public Scrolled(Node content) {
         super(content);
@@ -18,6 +18,9 @@ public final class Scrolled extends ScrollPane {
         addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
         // without it the content would join the window a pulse later, and could not take the caret
         setSkin(new ScrollPaneSkin(this));
+        // its skin keeps a picture of what it holds, which costs megabytes a window and is drawn
+        // anew with every change anyway
+        lookupAll(".viewport").forEach(viewport -> viewport.setCache(false));
     }
 
     private void onKey(KeyEvent key) {

@@ -71,6 +71,7 @@ final class FanPicture extends StackPane {
                     0.6 * em,
                     "Volts of each group over ampere-hours given. Band: what its cells let expect.");
             pen.fill(Hue.SHEET, 1, left, top, right - left, bottom - top);
+            if (!tested.proves()) pen.hatch(Hue.RULE, 9, left, top, right - left, bottom - top);
             band(fan.expected(), charge, volts);
             new Axis(volts, 5, Hue.RULE, 0.85, "V").upright(pen, left, right, 5);
             new Axis(charge, 10, Hue.RULE, 0.85, "Ah").level(pen, top, bottom, bottom + 0.9 * em);

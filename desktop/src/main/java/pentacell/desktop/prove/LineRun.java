@@ -12,6 +12,7 @@ import java.util.Random;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import pentacell.core.build.PackToBuild;
+import pentacell.core.journal.Origin;
 import pentacell.core.proof.PackLog;
 import pentacell.core.proof.ProofFact;
 import pentacell.desktop.frame.StandInSpeed;
@@ -161,7 +162,7 @@ final class LineRun {
         }
 
         @Override
-        public void read(List<Moment> moments) {
+        public void read(List<Moment> moments, boolean isSimulated) {
             for (Moment each : moments) {
                 Optional<Moment> last = before;
                 if (last.isPresent())
@@ -173,10 +174,10 @@ final class LineRun {
                 before = Optional.of(each);
             }
             double given = ampHours;
-            Background.tell(() -> log(moments, given));
+            Background.tell(() -> log(moments, given, isSimulated));
         }
 
-        private void log(List<Moment> moments, double given) {
+        private void log(List<Moment> moments, double given, boolean isSimulated) {
             if (number != turn) return;
             List<List<Double>> volts = new ArrayList<>();
             for (int g = 0; g < moments.get(0).volts().size(); g++) {
@@ -187,15 +188,7 @@ final class LineRun {
                     .ledger()
                     .log(
                             "Load test of " + pack,
-                            List.of(
-                                    new ProofFact.MomentsRead(
-                                            pack,
-                                            test,
-                                            endVolts,
-                                            new PackLog(
-                                                    moments.stream().map(Moment::seconds).toList(),
-                                                    moments.stream().map(Moment::amps).toList(),
-                                                    volts))),
+                            Origin.measured(isSimulated).mark(List.of(read(moments, volts))),
                             () -> {
                                 if (number == turn)
                                     status.set(
@@ -205,6 +198,17 @@ final class LineRun {
                                                     given,
                                                     status.get().ended()));
                             });
+        }
+
+        private ProofFact.MomentsRead read(List<Moment> moments, List<List<Double>> volts) {
+            return new ProofFact.MomentsRead(
+                    pack,
+                    test,
+                    endVolts,
+                    new PackLog(
+                            moments.stream().map(Moment::seconds).toList(),
+                            moments.stream().map(Moment::amps).toList(),
+                            volts));
         }
 
         @Override

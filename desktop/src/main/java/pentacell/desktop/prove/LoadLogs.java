@@ -2,6 +2,7 @@ package pentacell.desktop.prove;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.journal.Origin;
 import pentacell.core.proof.Proof;
 import pentacell.core.proof.ProofFact;
 import pentacell.core.proof.Proofs;
@@ -61,10 +62,11 @@ final class LoadLogs implements GroupLogIntake.Taker {
                 .ifPresent(judged ->
                         model.log(
                                 "Load test of " + pack,
-                                new ProofFact.LoadTested(
-                                        pack,
-                                        log.name(),
-                                        endVolts.orElse(judged.pack().usualEndVolts()),
-                                        log.kept())));
+                                Origin.IMPORTED.mark(
+                                        new ProofFact.LoadTested(
+                                                pack,
+                                                log.name(),
+                                                endVolts.orElse(judged.pack().usualEndVolts()),
+                                                log.kept()))));
     }
 }

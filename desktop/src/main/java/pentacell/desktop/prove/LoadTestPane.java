@@ -12,6 +12,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.SwapAdvice;
+import pentacell.core.journal.Origin;
 import pentacell.core.prove.ProveWords;
 import pentacell.core.prove.ProvedPack.Tested;
 import pentacell.core.unit.Count;
@@ -108,7 +109,7 @@ final class LoadTestPane extends VBox {
         isFilling = true;
         tests.getItems()
                 .setAll(
-                        judged.map(now -> now.pack().tests().stream().map(Tested::name).toList())
+                        judged.map(now -> now.pack().shown().stream().map(Tested::name).toList())
                                 .orElse(List.of()));
         tests.setValue(model.testProperty().get().map(Tested::name).orElse(null));
         end.empty(
@@ -137,11 +138,20 @@ final class LoadTestPane extends VBox {
             return;
         }
         meaning.setText(
-                test.map(ProveWords::outcome)
+                test.map(now -> origin(now) + ProveWords.outcome(now))
                         .orElse(
                                 "No load test yet: charge the pack full, load it, and import the log, or type its readings below."));
-        remedy.setText(test.map(now -> remedy(now, judged.get())).orElse(""));
-        before.setText(test.map(now -> before(now, judged.get())).orElse(""));
+        remedy.setText(
+                test.filter(Tested::proves).map(now -> remedy(now, judged.get())).orElse(""));
+        before.setText(
+                test.filter(Tested::proves).map(now -> before(now, judged.get())).orElse(""));
+    }
+
+    private static String origin(Tested test) {
+        if (test.proves()) return "";
+        return test.origin() == Origin.STAND_IN
+                ? "▲ Made up by stand-ins, proves nothing. "
+                : "▲ Logged by an older version, which did not note whether the board was real: proves nothing. ";
     }
 
     private static String remedy(Tested now, ProveModel.Judged judged) {

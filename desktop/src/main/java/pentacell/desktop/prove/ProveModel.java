@@ -3,6 +3,7 @@ package pentacell.desktop.prove;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import pentacell.core.build.SwapAdvice;
@@ -73,7 +74,7 @@ final class ProveModel {
         return judged.property();
     }
 
-    /// The load test that is looked at: the one chosen, else the last.
+    /// The load test that is looked at: the one chosen, else the last that proves something.
     ReadOnlyObjectProperty<Optional<Tested>> testProperty() {
         return test.getReadOnlyProperty();
     }
@@ -97,12 +98,17 @@ final class ProveModel {
 
     private void look() {
         List<Tested> tests =
-                judged.property().get().map(now -> now.pack().tests()).orElse(List.of());
+                judged.property().get().map(now -> now.pack().shown()).orElse(List.of());
         test.set(
                 tests.stream()
                         .filter(each -> chosenTest.equals(Optional.of(each.name())))
                         .findFirst()
-                        .or(() -> tests.stream().reduce((one, next) -> next)));
+                        .or(() -> last(tests.stream().filter(Tested::proves)))
+                        .or(() -> last(tests.stream())));
+    }
+
+    private static Optional<Tested> last(Stream<Tested> tests) {
+        return tests.reduce((one, next) -> next);
     }
 
     /// Says whether somebody looks: nothing is worked out while nobody does.

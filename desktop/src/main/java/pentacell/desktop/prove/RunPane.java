@@ -31,6 +31,7 @@ final class RunPane extends VBox {
     private final LineRun run;
     private final Label meaning = Wrapping.on(new Label());
     private final Label message = Wrapping.on(new Label());
+    private final Label practice = Wrapping.on(new Label());
     private final TextField board = address("run-board");
     private final TextField load = address("run-load");
     private final NumberField amps;
@@ -80,9 +81,13 @@ final class RunPane extends VBox {
                                 begin,
                                 stop),
                         message,
+                        practice,
                         caution,
                         groups);
-        OnlyWhenSaid.of(message);
+        practice.setId("run-practice");
+        practice.getStyleClass().add("caution-notice");
+        OnlyWhenSaid.of(message, practice);
+        board.textProperty().subscribe(text -> show());
         model.judgedProperty().subscribe(judged -> show());
         run.statusProperty().subscribe(status -> show());
     }
@@ -145,6 +150,10 @@ final class RunPane extends VBox {
             amps.empty(NumberField.plain(usualAmps(now.built())));
             end.empty(Quantity.VOLTAGE.number(now.usualEndVolts(), 2));
         });
+        practice.setText(
+                !model.desk().ledger().state().standInsCount() && board.getText().isBlank()
+                        ? "Without the address of a board, stand-ins are tested: practice, which proves nothing."
+                        : "");
         groups.getItems().setAll(status.last().map(RunPane::rows).orElse(List.of()));
         meaning.setText(meaning(pack, status));
     }

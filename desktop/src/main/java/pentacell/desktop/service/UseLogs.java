@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import pentacell.core.journal.Origin;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.prove.LogThinning;
 import pentacell.core.use.PackInUse;
@@ -58,8 +59,9 @@ final class UseLogs implements GroupLogIntake.Taker {
     public void take(GroupLogIntake.Taken log) {
         model.log(
                 "History of " + model.inHand().name(),
-                new UseFact.HistoryLogged(
-                        model.inHand().name(), log.name(), from(log), log.kept()));
+                Origin.IMPORTED.mark(
+                        new UseFact.HistoryLogged(
+                                model.inHand().name(), log.name(), from(log), log.kept())));
     }
 
     private Instant from(GroupLogIntake.Taken log) {

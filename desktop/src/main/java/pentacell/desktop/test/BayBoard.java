@@ -19,7 +19,6 @@ import pentacell.core.bay.Bench;
 import pentacell.core.caution.Caution;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
-import pentacell.core.cell.CellRecord.Fate;
 import pentacell.core.cell.CellRecord.LifeLineEntry;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunFact;
@@ -139,6 +138,7 @@ final class BayBoard extends VBox {
                             i + 1,
                             bay,
                             model.link(bay.instrument()),
+                            desk.ledger().state().standInsCount(),
                             Bench.of(desk.ledger().state()).baysAside().contains(bay.name()),
                             run,
                             Optional.ofNullable(done.get(bay.name())),
@@ -164,7 +164,7 @@ final class BayBoard extends VBox {
         for (CellRecord cell : Cells.of(desk.ledger().state()).all().values()) {
             Optional<RunFact.RunStarted> started = Optional.empty();
             for (LifeLineEntry entry : cell.lifeLine()) {
-                if (entry.fate() != Fate.STANDING) continue;
+                if (!entry.tells()) continue;
                 if (entry.fact() instanceof RunFact.RunStarted begins)
                     started = Optional.of(begins);
                 if (entry.fact() instanceof RunFact.RunEnded ended && started.isPresent()) {

@@ -20,6 +20,7 @@ final class BayPainter {
     /// What a bay shows.
     ///
     /// @param number on the board
+    /// @param standInsCount whether what a stand-in tells counts
     /// @param run what runs in it
     /// @param last what was measured in it last: the cell and its capacity
     /// @param next what the plan has for it
@@ -30,6 +31,7 @@ final class BayPainter {
             int number,
             Bay bay,
             LinkState link,
+            boolean standInsCount,
             boolean isAside,
             Optional<LiveRun> run,
             Optional<String> last,
@@ -45,6 +47,8 @@ final class BayPainter {
     static void paint(View view, Pen pen, double width, double height) {
         double em = pen.em();
         pen.fill(Hue.SHEET, 1, 0, 0, width, height);
+        boolean isPractice = view.link().simulated() && !view.standInsCount();
+        if (isPractice) pen.hatch(Hue.RULE, 9, 0, 0, width, height);
         pen.frame(
                 view.isInHand() ? Hue.FOCUS : Hue.RULE,
                 view.isInHand() ? 2 : 1,
@@ -62,6 +66,15 @@ final class BayPainter {
                 0.9 * em,
                 "b" + view.number() + "  " + view.bay().name());
         String trouble = view.isAside() ? "set aside" : view.link().isLost() ? "■ no line" : "";
+        if (trouble.isEmpty() && isPractice)
+            pen.text(
+                    Hue.SECOND,
+                    0.85,
+                    true,
+                    Anchor.RIGHT,
+                    width - 0.6 * em,
+                    0.9 * em,
+                    "stand-in: practice");
         if (!trouble.isEmpty())
             pen.text(Hue.STOP, 0.85, true, Anchor.RIGHT, width - 0.6 * em, 0.9 * em, trouble);
         if (view.run().isPresent()) running(view, view.run().get(), pen, width, height);

@@ -170,7 +170,11 @@ final class BenchPane extends VBox {
         if (Bench.of(desk.ledger().state()).baysAside().contains(bay.name())) return "set aside";
         LinkState link = model.link(instrument.name());
         String who =
-                instrument.isSimulated() ? "stand-in, ×" + model.speed() : instrument.address();
+                instrument.isSimulated()
+                        ? "stand-in, ×"
+                                + model.speed()
+                                + (desk.ledger().state().standInsCount() ? "" : ", for practice")
+                        : instrument.address();
         return (link.connected() ? who : "■ " + link.words());
     }
 
@@ -191,7 +195,14 @@ final class BenchPane extends VBox {
                                                 name,
                                                 Instrument.simulated(kind.code()),
                                                 kind.bays(name)))),
-                        () -> desk.notices().say(name + " is on the bench."));
+                        () ->
+                                desk.notices()
+                                        .say(
+                                                name
+                                                        + " is on the bench."
+                                                        + (desk.ledger().state().standInsCount()
+                                                                ? ""
+                                                                : " It is for practice: its readings count for nothing.")));
     }
 
     private void addByAddress() {

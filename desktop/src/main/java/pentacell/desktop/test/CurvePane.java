@@ -11,14 +11,13 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import pentacell.core.cell.CellFact.CapacityMeasured;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
-import pentacell.core.cell.CellRecord.Fate;
 import pentacell.core.cell.CellRecord.LifeLineEntry;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunFact;
 import pentacell.core.cell.TestConditions;
+import pentacell.core.cell.TestRun;
 import pentacell.core.measure.OpenRun;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.unit.Quantity;
@@ -57,6 +56,7 @@ final class CurvePane extends VBox {
     private record Shown(
             CellId cell,
             String run,
+            boolean counts,
             SampleLog log,
             Map<String, SampleLog> sisters,
             List<RunFact.CurveOdd> odd) {}
@@ -105,19 +105,15 @@ final class CurvePane extends VBox {
                 });
     }
 
-    private static Optional<String> lastRun(CellRecord cell) {
-        return cell.lifeLine().stream()
-                .filter(entry -> entry.fate() == Fate.STANDING)
-                .map(LifeLineEntry::fact)
-                .filter(RunFact.RunStarted.class::isInstance)
-                .map(fact -> ((RunFact.RunStarted) fact).run())
-                .reduce((before, after) -> after);
+    private static Optional<TestRun> lastRun(CellRecord cell) {
+        return cell.runs().stream().reduce((before, after) -> after);
     }
 
     private void show() {
         if (getScene() == null) return;
         Optional<CellRecord> cell = desk.selection().cell();
-        Optional<String> run = cell.flatMap(CurvePane::lastRun);
+        Optional<TestRun> last = cell.flatMap(CurvePane::lastRun);
+        Optional<String> run = last.map(TestRun::run);
         if (cell.isEmpty() || run.isEmpty()) {
             shown = Optional.empty();
             asked = Optional.empty();
@@ -137,30 +133,32 @@ final class CurvePane extends VBox {
             if (runs.size() <= MOST_SISTERS
                     && sister.model().isPresent()
                     && sister.model().equals(cell.get().model())
-                    && !sister.id().equals(cell.get().id())) lastRun(sister).ifPresent(runs::add);
+                    && !sister.id().equals(cell.get().id()))
+                lastRun(sister).filter(TestRun::counts).map(TestRun::run).ifPresent(runs::add);
         asked = run;
         CellRecord now = cell.get();
         model.bench()
                 .samples(
                         runs,
                         logs -> {
-                            if (asked.equals(run)) show(now, run.get(), logs);
+                            if (asked.equals(run)) show(now, last.orElseThrow(), logs);
                         });
     }
 
-    private void show(CellRecord cell, String run, Map<String, SampleLog> logs) {
+    private void show(CellRecord cell, TestRun last, Map<String, SampleLog> logs) {
+        String run = last.run();
         Map<String, SampleLog> sisters = new java.util.LinkedHashMap<>(logs);
         SampleLog log = sisters.remove(run);
         if (log == null) return;
         List<RunFact.CurveOdd> odd =
                 cell.lifeLine().stream()
-                        .filter(entry -> entry.fate() == Fate.STANDING)
+                        .filter(LifeLineEntry::tells)
                         .map(LifeLineEntry::fact)
                         .filter(RunFact.CurveOdd.class::isInstance)
                         .map(RunFact.CurveOdd.class::cast)
                         .filter(each -> each.run().equals(run))
                         .toList();
-        shown = Optional.of(new Shown(cell.id(), run, log, sisters, odd));
+        shown = Optional.of(new Shown(cell.id(), run, last.counts(), log, sisters, odd));
         csv.setDisable(log.size() == 0);
         title.setText(
                 cell.id()
@@ -173,7 +171,8 @@ final class CurvePane extends VBox {
                                 .findFirst()
                                 .orElse(""));
         conditions.setText(
-                words(cell, run)
+                (last.counts() ? "" : "Made up by a stand-in, counts for nothing · ")
+                        + words(cell, run)
                         + (sisters.isEmpty()
                                 ? ""
                                 : " · %d sisters behind".formatted(sisters.size())));
@@ -201,14 +200,7 @@ final class CurvePane extends VBox {
     }
 
     private static String words(CellRecord cell, String run) {
-        Optional<TestConditions> known =
-                cell.lifeLine().stream()
-                        .filter(entry -> entry.fate() == Fate.STANDING)
-                        .map(LifeLineEntry::fact)
-                        .filter(CapacityMeasured.class::isInstance)
-                        .map(fact -> ((CapacityMeasured) fact).conditions())
-                        .filter(each -> each.run().equals(Optional.of(run)))
-                        .findFirst();
+        Optional<TestConditions> known = cell.conditionsOf(run);
         boolean isRunning = OpenRun.of(cell).stream().anyMatch(open -> open.run().equals(run));
         if (known.isEmpty())
             return isRunning
@@ -234,6 +226,7 @@ final class CurvePane extends VBox {
     private void paint(Pen pen, double width, double height) {
         pen.fill(Hue.SHEET, 1, 0, 0, width, height);
         if (shown.isEmpty() || shown.get().log().size() < 2) return;
+        if (!shown.get().counts()) pen.hatch(Hue.RULE, 9, 0, 0, width, height);
         if (overTime.isSelected()) paintTime(shown.get(), pen, width, height);
         else paintCharge(shown.get(), pen, width, height);
     }

@@ -120,7 +120,7 @@ final class Recorrect {
         desk.ledger()
                 .log(
                         words,
-                        changes.stream().map(Change::fact).toList(),
+                        changes.stream().map(each -> each.origin().mark(each.fact())).toList(),
                         () -> remark.accept(words + ". Undo brings the earlier ones back."));
     }
 }

@@ -11,6 +11,7 @@ import pentacell.core.measure.Analysis;
 ///
 /// @param ending how it ended
 /// @param analysis what its log says
+/// @param counts whether what it measured counts; what a stand-in made up does in the demo only
 /// @param before how the cell stood before
 /// @param after how it stands now, with its reasons
 public record Finished(
@@ -19,6 +20,7 @@ public record Finished(
         String bay,
         RunEnding ending,
         Analysis analysis,
+        boolean counts,
         Standing before,
         Judged<Standing> after) {
     /// The end it came to.

@@ -3,6 +3,7 @@ package pentacell.instruments.bench;
 import java.time.Instant;
 import java.util.List;
 import pentacell.core.cell.CellId;
+import pentacell.core.journal.Origin;
 import pentacell.core.measure.OpenRun;
 import pentacell.core.measure.SampleLog;
 
@@ -13,6 +14,10 @@ final class GrowingRun {
     final String bay;
     final String programme;
     final Instant startedAt;
+
+    /// Of what it measures.
+    final Origin origin;
+
     private final SampleLog.Builder samples = new SampleLog.Builder();
     private int seen;
 
@@ -35,6 +40,7 @@ final class GrowingRun {
         bay = open.bay();
         programme = open.programme();
         startedAt = open.startedAt();
+        origin = open.origin();
         for (int i = 0; i < log.size(); i++)
             samples.add(log.seconds(i), log.volts(i), log.amps(i), log.celsius(i));
         seen = log.size();

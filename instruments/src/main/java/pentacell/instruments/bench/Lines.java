@@ -177,7 +177,7 @@ final class Lines implements AutoCloseable {
                             LinkState.Line.UP,
                             identity.name(),
                             identity.speed(),
-                            identity.simulated());
+                            identity.isStandIn());
         }
         onChange.run();
     }

@@ -15,6 +15,7 @@ import pentacell.core.cell.RunFact;
 import pentacell.core.imports.ImportFact;
 import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
+import pentacell.core.journal.Origin;
 import pentacell.core.measure.RunResults;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.state.WorkshopState;
@@ -73,7 +74,7 @@ public final class LogImport {
         facts.addAll(shorter(log, cell, keeper));
         facts.add(new ImportFact.FileImported(log.name(), log.sha256(), 1));
         keeper.keepSamples(Map.of(run, log.log()), Map.of());
-        keeper.log("Take in " + log.name() + " as " + id, facts);
+        keeper.log("Take in " + log.name() + " as " + id, Origin.IMPORTED.mark(facts));
         return results;
     }
 

@@ -10,6 +10,7 @@ import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.cell.CellFact.ResistanceRead;
 import pentacell.core.cell.CellFact.VoltageRead;
 import pentacell.core.cell.CellId;
+import pentacell.core.journal.Origin;
 import pentacell.instruments.protocol.Ask;
 import pentacell.instruments.protocol.Tell;
 import pentacell.workshop.logbook.LogbookException;
@@ -36,7 +37,9 @@ final class MeterReading {
                                             ResistanceMethod.AC_1_KHZ,
                                             Optional.of(bay.name()),
                                             reading.celsius())));
-            keeper.log("Read " + id + " with " + bay.instrument(), facts);
+            keeper.log(
+                    "Read " + id + " with " + bay.instrument(),
+                    Origin.measured(isSimulated).mark(facts));
         } catch (IOException | InstrumentClient.RefusedException refused) {
             throw new BenchException(bay.name() + " did not read: " + refused.getMessage() + ".");
         } catch (LogbookException | IllegalArgumentException failure) {

@@ -63,7 +63,9 @@ public final class PackRun implements AutoCloseable {
     /// Hears what comes; on the run's own thread.
     public interface Listener {
         /// Some moments more.
-        void read(List<Moment> moments);
+        ///
+        /// @param isSimulated whether board or load is a stand-in
+        void read(List<Moment> moments, boolean isSimulated);
 
         /// It is over.
         ///
@@ -105,18 +107,22 @@ public final class PackRun implements AutoCloseable {
         }
     }
 
-    private static double speed(InstrumentClient board) throws IOException, RefusedException {
-        Tell.Identity identity = board.ask(Ask.Identify::new, Tell.Identity.class);
+    private static Tell.Identity identity(InstrumentClient instrument)
+            throws IOException, RefusedException {
+        Tell.Identity identity = instrument.ask(Ask.Identify::new, Tell.Identity.class);
         Optional<String> stranger = Wire.stranger(identity);
         if (stranger.isPresent()) throw new RefusedException(stranger.get());
-        return identity.speed() > 0 ? identity.speed() : 1;
+        return identity;
     }
 
     private String run(InstrumentClient board, InstrumentClient load)
             throws IOException, RefusedException {
+        Tell.Identity ofBoard = identity(board);
+        boolean isSimulated = ofBoard.isStandIn() || identity(load).isStandIn();
+        double speed = ofBoard.speed() > 0 ? ofBoard.speed() : 1;
         long pause =
                 Math.clamp(
-                        Math.round(1000 * MOMENT_SECONDS / speed(board)),
+                        Math.round(1000 * MOMENT_SECONDS / speed),
                         SHORTEST_PAUSE_MILLIS,
                         LONGEST_PAUSE_MILLIS);
         List<Moment> batch = new ArrayList<>();
@@ -144,7 +150,7 @@ public final class PackRun implements AutoCloseable {
                 hasDrawn |= amps > 0;
                 load.ask(number -> new Ask.Load(number, amps), Tell.Done.class);
                 if (System.nanoTime() - handedOn > BATCH_NANOS && !batch.isEmpty()) {
-                    listener.read(List.copyOf(batch));
+                    listener.read(List.copyOf(batch), isSimulated);
                     batch.clear();
                     handedOn = System.nanoTime();
                 }
@@ -154,7 +160,7 @@ public final class PackRun implements AutoCloseable {
             }
             return "The test was stopped; the load is off.";
         } finally {
-            if (!batch.isEmpty()) listener.read(List.copyOf(batch));
+            if (!batch.isEmpty()) listener.read(List.copyOf(batch), isSimulated);
         }
     }
 

@@ -6,6 +6,7 @@ import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunEnding;
+import pentacell.core.cell.TestRun;
 import pentacell.core.grade.Grader;
 import pentacell.core.grade.Standing;
 import pentacell.core.judgement.Judged;
@@ -37,13 +38,26 @@ final class RunFinish {
                         ending,
                         OptionalDouble.empty());
         Standing before = judge(state, known.get()).verdict();
-        keeper.log("Test of " + run.cell + " " + ending.end().words(), results.facts());
+        keeper.log(
+                "Test of " + run.cell + " " + ending.end().words(),
+                run.origin.mark(results.facts()));
         keeper.joinSamples(run.run);
-        Judged<Standing> after =
-                judge(keeper.state(), Cells.of(keeper.state()).cell(run.cell).orElse(known.get()));
+        CellRecord tested = Cells.of(keeper.state()).cell(run.cell).orElse(known.get());
+        boolean counts =
+                tested.runs().stream()
+                        .filter(each -> each.run().equals(run.run))
+                        .allMatch(TestRun::counts);
+        Judged<Standing> after = judge(keeper.state(), tested);
         return Optional.of(
                 new Finished(
-                        run.cell, run.run, run.bay, ending, results.analysis(), before, after));
+                        run.cell,
+                        run.run,
+                        run.bay,
+                        ending,
+                        results.analysis(),
+                        counts,
+                        before,
+                        after));
     }
 
     private static Judged<Standing> judge(WorkshopState state, CellRecord cell) {

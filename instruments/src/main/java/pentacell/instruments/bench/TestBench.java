@@ -20,6 +20,7 @@ import pentacell.core.cell.RunEnding;
 import pentacell.core.cell.RunFact;
 import pentacell.core.cell.RunFact.Break;
 import pentacell.core.cell.RunFact.RunEnd;
+import pentacell.core.journal.Origin;
 import pentacell.core.measure.OpenRun;
 import pentacell.core.measure.SampleLog;
 import pentacell.instruments.protocol.Ask;
@@ -131,7 +132,11 @@ public final class TestBench implements AutoCloseable {
         CellId id = cell.id();
         keeper.log(
                 "Start test of " + id,
-                List.of(new RunFact.RunStarted(id, run, bay.name(), programme.words())));
+                Origin.measured(isSimulated(bay))
+                        .mark(
+                                List.of(
+                                        new RunFact.RunStarted(
+                                                id, run, bay.name(), programme.words()))));
         Optional<OpenRun> open =
                 Cells.of(keeper.state()).cell(id).stream()
                         .flatMap(logged -> OpenRun.of(logged).stream())

@@ -20,6 +20,7 @@ import pentacell.core.cell.RunEnding;
 import pentacell.core.cell.RunFact;
 import pentacell.core.cell.RunFact.RunEnd;
 import pentacell.core.journal.Fact;
+import pentacell.core.journal.Origin;
 import pentacell.core.measure.OpenRun;
 import pentacell.core.measure.RunResults;
 import pentacell.core.measure.SampleLog;
@@ -78,6 +79,10 @@ public final class DemoRuns {
                 new Instrument(name, Instrument.simulated(kind.code()), kind.bays(name)));
     }
 
+    private void logRun(Instant at, String words, List<? extends Fact> facts) {
+        log(at, words, Origin.STAND_IN.mark(facts));
+    }
+
     private void log(Instant at, String words, List<? extends Fact> facts) {
         drafts.add(new Draft(at, words, facts));
     }
@@ -106,12 +111,12 @@ public final class DemoRuns {
         SampleLog log = samples.build();
         String name = OpenRun.nextName(cell, taken -> false);
         book.keepSamples(Map.of(name, log), Map.of());
-        log(
+        logRun(
                 began,
                 "Start test of " + cell.id(),
                 List.of(new RunFact.RunStarted(cell.id(), name, bay.name(), programme.words())));
         Instant ended = began.plusSeconds(Math.round(log.seconds(log.size() - 1)));
-        log(
+        logRun(
                 ended,
                 "Test of " + cell.id() + " done",
                 RunResults.of(

@@ -46,6 +46,11 @@ public sealed interface Tell {
             Objects.requireNonNull(slots, "slots");
             name = Objects.requireNonNullElse(name, "");
         }
+
+        /// Whether what it tells is made up: it says so, or its time is not ours.
+        public boolean isStandIn() {
+            return simulated || speed > 0 && speed != 1;
+        }
     }
 
     /// What a slot can do.

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import pentacell.core.bay.Bay;
 import pentacell.core.bay.Instrument;
 import pentacell.core.bay.Programme;
@@ -15,6 +16,8 @@ import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.journal.Amendment;
+import pentacell.core.journal.Fact;
 import pentacell.core.measure.TestProgramme;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
@@ -36,18 +39,24 @@ final class BenchBook {
         return ((Opening.Opened) Logbook.open(file, Clock.systemUTC())).logbook();
     }
 
+    /// Adds the cell to a workshop in which stand-ins count.
     static void addCell(Logbook book) throws LogbookException {
         book.log(
                 "cells",
-                List.of(
-                        new CatalogueFact.ModelDefined(
-                                CellModel.rated(
-                                        "Quill Q22",
-                                        CellFormat.parse("18650").orElseThrow(),
-                                        Chemistry.NMC,
-                                        2200)),
-                        new CellFact.CellNamed(ID, Optional.empty(), Optional.of("Quill Q22")),
-                        new CellFact.VoltageRead(ID, 3.7)));
+                Stream.concat(Stream.of(new Amendment.StandInsCount()), cell().stream()).toList());
+    }
+
+    /// The facts of the cell.
+    static List<Fact> cell() {
+        return List.of(
+                new CatalogueFact.ModelDefined(
+                        CellModel.rated(
+                                "Quill Q22",
+                                CellFormat.parse("18650").orElseThrow(),
+                                Chemistry.NMC,
+                                2200)),
+                new CellFact.CellNamed(ID, Optional.empty(), Optional.of("Quill Q22")),
+                new CellFact.VoltageRead(ID, 3.7));
     }
 
     /// The cell as it truly is: 2000 mAh, 60 mΩ.

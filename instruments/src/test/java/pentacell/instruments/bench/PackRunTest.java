@@ -40,11 +40,13 @@ final class PackRunTest {
     /// Hears a run out.
     private static final class Heard implements PackRun.Listener {
         private final List<Moment> moments = new ArrayList<>();
+        private volatile boolean isAllSimulated = true;
         private final CompletableFuture<Boolean> drawn = new CompletableFuture<>();
         private final CompletableFuture<String> end = new CompletableFuture<>();
 
         @Override
-        public synchronized void read(List<Moment> more) {
+        public synchronized void read(List<Moment> more, boolean isSimulated) {
+            isAllSimulated &= isSimulated;
             moments.addAll(more);
             if (more.stream().anyMatch(each -> each.amps() > 0)) drawn.complete(true);
         }
@@ -67,6 +69,7 @@ final class PackRunTest {
             Heard heard = new Heard();
             PackRun.begin(new PackRun.Wanted(address(board), address(load), 2, 3.2, 2), heard);
             assertTrue(heard.end().startsWith("A group reached its end"), heard.end());
+            assertTrue(heard.isAllSimulated, "board and load say that they are stand-ins");
             double given = 0;
             for (int i = 1; i < heard.moments.size(); i++) {
                 Moment one = heard.moments.get(i - 1);

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import pentacell.core.journal.Act;
+import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Entry;
 import pentacell.core.journal.Fact;
 import pentacell.core.state.Chapter;
@@ -47,6 +48,12 @@ public final class DemoJournal {
     public void logSteadily(String words, List<? extends Fact> facts) {
         drafts.add(new Draft(now, words, facts));
         now = now.plus(Duration.ofSeconds(50));
+    }
+
+    /// Lets stand-ins count from here on: nothing in the demo is real. Takes no time.
+    void letStandInsCount() {
+        drafts.add(
+                new Draft(now, "A workshop for practice", List.of(new Amendment.StandInsCount())));
     }
 
     /// Time passes at the bench.

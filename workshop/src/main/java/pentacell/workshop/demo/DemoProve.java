@@ -14,6 +14,7 @@ import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.journal.Fact;
+import pentacell.core.journal.Origin;
 import pentacell.core.measure.Column;
 import pentacell.core.proof.BarReading;
 import pentacell.core.proof.ChargeRun;
@@ -63,12 +64,13 @@ final class DemoProve {
         journal.logSteadily("Warmth of " + pack + " under load", warmth(pack, journal.dice(8_802)));
         journal.logSteadily(
                 "Load test of " + pack,
-                List.of(
-                        new ProofFact.LoadTested(
-                                pack,
-                                "bench load, 4 A",
-                                END_VOLTS,
-                                LogThinning.kept(log(built, journal.dice(8_801))))));
+                Origin.IMPORTED.mark(
+                        List.of(
+                                new ProofFact.LoadTested(
+                                        pack,
+                                        "bench load, 4 A",
+                                        END_VOLTS,
+                                        LogThinning.kept(log(built, journal.dice(8_801)))))));
         journal.logSteadily(
                 "Run of " + pack,
                 List.of(

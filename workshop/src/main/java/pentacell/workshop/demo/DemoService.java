@@ -25,6 +25,7 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.TestConditions;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.journal.Fact;
+import pentacell.core.journal.Origin;
 import pentacell.core.measure.Column;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.PackFact;
@@ -92,13 +93,15 @@ final class DemoService {
         for (Week each : WEEKS)
             journal.logSteadily(
                     "History of " + pack,
-                    List.of(
-                            new UseFact.HistoryLogged(
-                                    pack,
-                                    each.log(),
-                                    Instant.parse(each.from()),
-                                    LogThinning.kept(
-                                            week(each, dice), LogThinning.MOST_OF_HISTORY))));
+                    Origin.IMPORTED.mark(
+                            List.of(
+                                    new UseFact.HistoryLogged(
+                                            pack,
+                                            each.log(),
+                                            Instant.parse(each.from()),
+                                            LogThinning.kept(
+                                                    week(each, dice),
+                                                    LogThinning.MOST_OF_HISTORY)))));
         List<Fact> retests = new ArrayList<>();
         RETESTS.forEach((on, ampHours) -> {
             for (int group = 0; group < SERIES; group++)

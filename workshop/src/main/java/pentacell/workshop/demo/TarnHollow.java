@@ -45,6 +45,7 @@ public final class TarnHollow {
     /// @param chapters what can be logged in it
     public static List<Draft> journal(List<Chapter<?>> chapters, List<DemoChapter> story) {
         DemoJournal journal = new DemoJournal(chapters);
+        journal.letStandInsCount();
         story.forEach(chapter -> chapter.write(journal));
         return journal.drafts();
     }

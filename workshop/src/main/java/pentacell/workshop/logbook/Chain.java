@@ -13,9 +13,9 @@ import org.jspecify.annotations.Nullable;
 /// it, so that any loss or change in the middle is seen.
 ///
 /// SHA-256 over, in this order: the digest before; the act's number, time, words; for each of its
-/// facts sequence, kind, cell, body; the seals of its curves, if it has any. Each part is its UTF-8
-/// text after its length in bytes as four bytes, highest first; a fact about no cell has the length
-/// −1 there.
+/// facts sequence, kind, cell, body, and its origin if that is known; the seals of its curves, if
+/// it has any. Each part is its UTF-8 text after its length in bytes as four bytes, highest first;
+/// a fact about no cell has the length −1 there.
 final class Chain {
     /// What stands before the first act.
     static final String START = "";
@@ -59,6 +59,7 @@ final class Chain {
             put(each.kind());
             put(each.cell());
             put(each.body());
+            if (each.origin() != null) put(each.origin());
         }
         if (act.curves() != null) put(act.curves());
         return HexFormat.of().formatHex(digest.digest());

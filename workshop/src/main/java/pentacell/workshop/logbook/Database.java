@@ -29,6 +29,9 @@ final class Database {
     /// The first format whose acts seal the curves of the runs that end with them.
     static final int FIRST_WITH_CURVE_SEALS = 6;
 
+    /// The first format whose facts say how they came into the journal.
+    static final int FIRST_WITH_ORIGINS = 6;
+
     private static final int BUSY_MILLISECONDS = 3000;
 
     private Database() {}

@@ -10,7 +10,9 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.Place;
 import pentacell.core.journal.Act;
 import pentacell.core.journal.Amendment;
+import pentacell.core.journal.Entry;
 import pentacell.core.journal.Fact;
+import pentacell.core.journal.Origin;
 import pentacell.core.state.Chapter;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
@@ -76,9 +78,14 @@ final class FactCodec {
                                         entry.sequence(),
                                         kind(entry.fact()),
                                         cell(entry.fact()).map(CellId::text).orElse(null),
-                                        body(entry.fact())))
+                                        body(entry.fact()),
+                                        code(entry.origin())))
                         .toList(),
                 seals.isEmpty() ? null : CurveSeal.text(seals));
+    }
+
+    private static @Nullable String code(Origin origin) {
+        return origin == Origin.UNKNOWN ? null : origin.code();
     }
 
     // made when something is written, for an opening only reads
@@ -134,6 +141,27 @@ final class FactCodec {
                 .sorted()
                 .forEach(name -> object.set(name, ordered(node.get(name))));
         return object;
+    }
+
+    /// An entry as it stands in a file.
+    ///
+    /// @throws UnreadableFactException when this program knows no such kind, body or origin; says
+    ///   what is wrong with it
+    Entry entry(RawFact raw) {
+        Fact fact = fact(raw.kind(), raw.body());
+        String origin = raw.origin();
+        if (origin == null) return new Entry(raw.sequence(), fact, Origin.UNKNOWN);
+        return new Entry(
+                raw.sequence(),
+                fact,
+                Origin.of(origin)
+                        .orElseThrow(() ->
+                                new UnreadableFactException(
+                                        raw.kind()
+                                                + ": its origin is “"
+                                                + origin
+                                                + "”, which is none",
+                                        null)));
     }
 
     private Fact fact(String kind, JsonNode body) {

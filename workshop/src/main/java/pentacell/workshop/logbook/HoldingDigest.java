@@ -17,7 +17,8 @@ import pentacell.core.journal.History;
 /// order of their rank, a correction in the rank of what it corrects. Acts, times and sequence
 /// numbers do not count, so files that hold the same facts have the same digest.
 ///
-/// SHA-256 over lines of a kind, a blank, and the body as JSON with its names in order.
+/// SHA-256 over lines of a kind, a blank, the body as JSON with its names in order, and the origin
+/// behind another blank where it is known.
 final class HoldingDigest {
     private HoldingDigest() {}
 
@@ -37,13 +38,17 @@ final class HoldingDigest {
                         long rank = rank(rankOf, corrected.sequence());
                         rankOf.put(entry.sequence(), rank);
                         if (holding.containsKey(rank))
-                            holding.put(rank, codec.canonicalReplacement(fact.body()));
+                            holding.put(
+                                    rank, codec.canonicalReplacement(fact.body()) + origin(fact));
                     }
                     case Amendment _ -> {}
                     default ->
                             holding.put(
                                     entry.sequence(),
-                                    fact.kind() + " " + codec.canonical(fact.body()));
+                                    fact.kind()
+                                            + " "
+                                            + codec.canonical(fact.body())
+                                            + origin(fact));
                 }
             }
         }
@@ -55,6 +60,10 @@ final class HoldingDigest {
         } catch (NoSuchAlgorithmException never) {
             throw new IllegalStateException(never);
         }
+    }
+
+    private static String origin(RawFact fact) {
+        return fact.origin() == null ? "" : " " + fact.origin();
     }
 
     private static long rank(Map<Long, Long> rankOf, long sequence) {

@@ -53,7 +53,7 @@ record JournalReading(List<Act> acts, Head head, long facts, List<Problem> probl
         List<Entry> entries = new ArrayList<>(raw.facts().size());
         for (RawFact each : raw.facts()) {
             try {
-                entries.add(new Entry(each.sequence(), codec.fact(each.kind(), each.body())));
+                entries.add(codec.entry(each));
             } catch (UnreadableFactException wrong) {
                 problems.add(
                         new Problem(

@@ -23,7 +23,7 @@ final class JournalRows {
                                 "INSERT INTO act (act, at, words, digest, curves) VALUES (?, ?, ?, ?, ?)");
                 PreparedStatement ofFact =
                         database.prepareStatement(
-                                "INSERT INTO fact (sequence, act, kind, cell, body) VALUES (?, ?, ?, ?, ?)")) {
+                                "INSERT INTO fact (sequence, act, kind, cell, body, origin) VALUES (?, ?, ?, ?, ?, ?)")) {
             for (int i = 0; i < acts.size(); i++) {
                 RawAct act = acts.get(i);
                 ofAct.setLong(1, act.number());
@@ -38,6 +38,7 @@ final class JournalRows {
                     ofFact.setString(3, fact.kind());
                     ofFact.setString(4, fact.cell());
                     ofFact.setString(5, fact.body());
+                    ofFact.setString(6, fact.origin());
                     ofFact.addBatch();
                 }
                 ofFact.executeBatch();

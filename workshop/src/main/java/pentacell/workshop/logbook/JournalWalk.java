@@ -62,7 +62,11 @@ final class JournalWalk {
                 ResultSet actRows = ofActs.executeQuery(actQuery());
                 ResultSet factRows =
                         ofFacts.executeQuery(
-                                "SELECT sequence, act, kind, cell, body FROM fact ORDER BY sequence")) {
+                                "SELECT sequence, act, kind, cell, body, %s FROM fact ORDER BY sequence"
+                                        .formatted(
+                                                format >= Database.FIRST_WITH_ORIGINS
+                                                        ? "origin"
+                                                        : "NULL"))) {
             merge(actRows, factRows);
         } catch (SQLException failure) {
             say(
@@ -134,7 +138,12 @@ final class JournalWalk {
         return Optional.of(
                 new Fact(
                         rows.getLong(2),
-                        new RawFact(sequence, text(rows, 3), rows.getString(4), text(rows, 5))));
+                        new RawFact(
+                                sequence,
+                                text(rows, 3),
+                                rows.getString(4),
+                                text(rows, 5),
+                                rows.getString(6))));
     }
 
     private static String text(ResultSet rows, int column) throws SQLException {

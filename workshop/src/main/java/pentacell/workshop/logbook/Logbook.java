@@ -121,7 +121,6 @@ public final class Logbook implements AutoCloseable {
     public synchronized WorkshopState log(String words, List<? extends Fact> facts)
             throws LogbookException {
         if (facts.isEmpty()) throw new IllegalArgumentException("an act has at least one fact");
-        facts.forEach(codec::kind);
         Act act = write(words, facts);
         state = state.plus(act);
         return state;
@@ -136,7 +135,6 @@ public final class Logbook implements AutoCloseable {
         Head head = file.head();
         long sequence = head.sequence();
         for (Draft draft : drafts) {
-            draft.facts().forEach(codec::kind);
             List<Entry> entries = new ArrayList<>();
             for (Fact fact : draft.facts()) entries.add(new Entry(++sequence, fact));
             acts.add(new Act(head.act() + acts.size() + 1L, draft.at(), draft.words(), entries));

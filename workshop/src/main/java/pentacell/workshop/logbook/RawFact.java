@@ -6,4 +6,6 @@ import org.jspecify.annotations.Nullable;
 ///
 /// @param cell the cell it is about, if any
 /// @param body JSON
-record RawFact(long sequence, String kind, @Nullable String cell, String body) {}
+/// @param origin code of how it came into the journal; null in files of format 5 and before
+record RawFact(
+        long sequence, String kind, @Nullable String cell, String body, @Nullable String origin) {}

@@ -177,7 +177,7 @@ public final class Salvage {
 
     private Optional<String> problemWith(RawFact fact) {
         try {
-            codec.fact(fact.kind(), fact.body());
+            codec.entry(fact);
             return Optional.empty();
         } catch (UnreadableFactException wrong) {
             return Optional.of(String.valueOf(wrong.getMessage()));
@@ -300,7 +300,7 @@ public final class Salvage {
 
     private RawFact lostFact(long sequence, String words) {
         Amendment.EntryLost fact = new Amendment.EntryLost(words);
-        return new RawFact(sequence, codec.kind(fact), null, codec.body(fact));
+        return new RawFact(sequence, codec.kind(fact), null, codec.body(fact), null);
     }
 
     /// The seals of an act over what is left of its curves.

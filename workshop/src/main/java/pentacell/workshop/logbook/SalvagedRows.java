@@ -71,7 +71,12 @@ record SalvagedRows(
             isWhole &=
                     TableScan.read(
                             database,
-                            "SELECT sequence, act, kind, cell, body FROM fact",
+                            "SELECT sequence, act, kind, cell, body, %s FROM fact"
+                                    .formatted(
+                                            Database.pragma(database, "user_version")
+                                                            >= Database.FIRST_WITH_ORIGINS
+                                                    ? "origin"
+                                                    : "NULL"),
                             "sequence",
                             0,
                             row -> facts.put(row.getLong(1), fact(row)));
@@ -130,7 +135,8 @@ record SalvagedRows(
 
     private boolean takeFact(long number, List<@Nullable Object> columns) {
         boolean isFact =
-                columns.size() == 5
+                columns.size() >= 5
+                        && columns.size() <= 6
                         && columns.get(0) == null
                         && columns.get(1) instanceof Long
                         && columns.get(2) instanceof String
@@ -144,7 +150,10 @@ record SalvagedRows(
                                     number,
                                     (String) columns.get(2),
                                     columns.get(3) instanceof String cell ? cell : null,
-                                    (String) columns.get(4))));
+                                    (String) columns.get(4),
+                                    columns.size() > 5 && columns.get(5) instanceof String origin
+                                            ? origin
+                                            : null)));
         return isFact;
     }
 
@@ -171,7 +180,12 @@ record SalvagedRows(
     private static FactRow fact(ResultSet row) throws SQLException {
         return new FactRow(
                 row.getLong(2),
-                new RawFact(row.getLong(1), text(row, 3), row.getString(4), text(row, 5)));
+                new RawFact(
+                        row.getLong(1),
+                        text(row, 3),
+                        row.getString(4),
+                        text(row, 5),
+                        row.getString(6)));
     }
 
     private static String text(ResultSet row, int column) throws SQLException {

@@ -52,6 +52,7 @@ final class OldFilesTest {
                     "MatchRules.cellsFrom",
                     "MatchRules.format",
                     "CellRecord.count",
+                    "LifeLineEntry.origin",
                     "Pack.spares",
                     "Pack.earlier");
 

@@ -183,6 +183,7 @@ final class SampleFacts {
                 new ImportFact.FileImported("cells.csv", "ab12", 7),
                 new Amendment.EntryCorrected(3, new CellFact.CellPlaced(A, new Place("T1", 2, 3))),
                 new Amendment.EntryStruck(3, "wrong cell"),
+                new Amendment.StandInsCount(),
                 new Amendment.EntryLost("voltage-read: volts is missing"),
                 new CellFact.CellNamed(A, Optional.of("HB03"), Optional.empty()),
                 new CellFact.CellPlaced(A, new Place("T1", 27, 3)),

@@ -95,7 +95,7 @@ final class TruncatedFileTest {
         int[] rows = new int[3];
         try (PageScan pages = PageScan.of(file)) {
             pages.read((number, columns) -> {
-                if (columns.size() == 5 && columns.get(1) instanceof Long) rows[0]++;
+                if (columns.size() == 6 && columns.get(1) instanceof Long) rows[0]++;
                 if (columns.size() == 5
                         && columns.get(1) instanceof String
                         && columns.get(0) == null) rows[1]++;
