@@ -38,6 +38,7 @@ import org.testfx.util.WaitForAsyncUtils;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunFact;
+import pentacell.core.journal.Amendment;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Arrival;
@@ -158,6 +159,23 @@ public final class BenchFixture implements AutoCloseable {
         }
         BenchFixture fixture = open(file, width, height, Settings.forNow());
         fixture.await("the demo is shown", () -> !Cells.of(fixture.state()).all().isEmpty());
+        return fixture;
+    }
+
+    /// The interface with a workshop like the demo's that is not for practice.
+    static BenchFixture real(Path folder) throws TimeoutException, LogbookException {
+        Path file = folder.resolve("real.pentacell");
+        if (Logbook.open(file, Clock.systemUTC()) instanceof Opening.Opened opened)
+            try (Logbook book = opened.logbook()) {
+                book.logAll(
+                        TarnHollow.journal().stream()
+                                .filter(draft ->
+                                        !(draft.facts().getFirst()
+                                                instanceof Amendment.StandInsCount))
+                                .toList());
+            }
+        BenchFixture fixture = open(file);
+        fixture.await("it is shown", () -> !Cells.of(fixture.state()).all().isEmpty());
         return fixture;
     }
 

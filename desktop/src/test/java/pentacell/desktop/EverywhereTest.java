@@ -26,6 +26,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
 import pentacell.core.donor.Purchases;
+import pentacell.core.pack.Packs;
+import pentacell.desktop.frame.Selection;
 import pentacell.desktop.frame.Station;
 import pentacell.workshop.demo.TarnHollow;
 
@@ -137,6 +139,33 @@ final class EverywhereTest {
                         () -> bench.text("#pack-card-name").equals(other));
                 assertTrue(bench.isShown("#pack-card-name"));
             }
+        }
+    }
+
+    /// A cell that was looked at elsewhere makes room for the pack and comes back; one of the pack
+    /// stays.
+    @Test
+    void theCardComesBackToTheCell() throws Exception {
+        try (BenchFixture bench = BenchFixture.demo(folder, 1280, 800)) {
+            CellId ofPack =
+                    Packs.of(bench.state())
+                            .pack(TarnHollow.LONG_NIGHT)
+                            .orElseThrow()
+                            .groups()
+                            .getFirst()
+                            .getFirst();
+            Selection selection = bench.bench.desk().selection();
+            bench.robot.interact(() -> selection.select(new CellId("HB05-02")));
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT8);
+            bench.choose("#prove-pack", TarnHollow.LONG_NIGHT);
+            bench.await(
+                    "the pack", () -> bench.text("#pack-card-name").equals(TarnHollow.LONG_NIGHT));
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT9);
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT2);
+            assertEquals("HB05-02", bench.text("#card-id"));
+            bench.robot.interact(() -> selection.select(ofPack));
+            bench.keys(KeyCode.CONTROL, KeyCode.DIGIT8);
+            assertEquals(ofPack.text(), bench.text("#card-id"));
         }
     }
 

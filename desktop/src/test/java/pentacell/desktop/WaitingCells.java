@@ -15,6 +15,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
 import pentacell.desktop.frame.Settings;
 import pentacell.instruments.simulated.CellTruth;
@@ -48,8 +49,10 @@ final class WaitingCells {
         return cells;
     }
 
+    /// The cells in a workshop in which stand-ins count.
     static List<Fact> facts(List<CellId> cells) {
         List<Fact> facts = new ArrayList<>();
+        facts.add(new Amendment.StandInsCount());
         facts.add(
                 new CatalogueFact.ModelDefined(
                         CellModel.rated(

@@ -77,8 +77,8 @@ public record PackVerdict(Level level, List<Seen> checks) {
         String todo = "discharge the pack at a usual load until the first group is empty";
         if (pack.setAside().isEmpty()) return "none yet: " + todo;
         return pack.setAside().stream().anyMatch(each -> each.origin() == Origin.STAND_IN)
-                ? "only with stand-ins, which proves nothing: " + todo
-                : "only of an older version, which did not note whether the board was real: "
+                ? "only tests with stand-ins, which prove nothing: " + todo
+                : "only tests of an older version, which did not note whether the board was real: "
                         + todo;
     }
 

@@ -94,6 +94,7 @@ public final class Frame {
         path.mark(station);
         root.setCenter(station.view());
         root.setBottom(station.line().orElse(null));
+        desk.selection().follow(station.pack());
         station.enter();
         station.line().ifPresent(QuickBar::focusField);
     }

@@ -1,6 +1,7 @@
 package pentacell.desktop.frame;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.ComboBox;
 
 /// The box that says which pack is in hand, and takes another.
@@ -18,7 +19,7 @@ public final class PackChoice {
                     if (name == null) return;
                     inHand.take(name);
                     // the card is of the pack that is looked at
-                    if (box.getScene() != null) desk.selection().followPack(name);
+                    if (box.getScene() != null) desk.selection().follow(Optional.of(name));
                 });
         Runnable offer =
                 () -> {

@@ -12,6 +12,7 @@ import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.Donors;
+import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
 
 /// The one thing that is selected, whatever it is: the card shows it, every station follows it. It
@@ -25,6 +26,7 @@ public final class Selection {
     private final ReadOnlyObjectWrapper<Optional<String>> donor =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyIntegerWrapper found = new ReadOnlyIntegerWrapper(0);
+    private Optional<Object> beforePack = Optional.empty();
     private Consumer<PackWork> handOver = work -> {};
 
     /// A donor as something to select.
@@ -47,9 +49,30 @@ public final class Selection {
         select(new OfDonor(code));
     }
 
-    /// Selects the pack that a station works on, unless a cell or a donor is looked at.
-    public void followPack(String name) {
-        if (cell.get().isEmpty() && donor.get().isEmpty()) select(new OfPack(name));
+    /// Follows the work to a pack, unless a cell of it is looked at; away from packs, back to what
+    /// was looked at before.
+    ///
+    /// @param pack the one in hand, of an empty name before there is one; none where the work is
+    ///   not on a pack
+    public void follow(Optional<String> pack) {
+        boolean isOnPack = thing.get().filter(OfPack.class::isInstance).isPresent();
+        if (pack.isEmpty()) {
+            if (isOnPack && beforePack.isPresent()) set(beforePack);
+            beforePack = Optional.empty();
+        } else if (!isOf(pack.get())) {
+            if (!isOnPack) beforePack = thing.get();
+            select(new OfPack(pack.get()));
+        }
+    }
+
+    private boolean isOf(String pack) {
+        return cell.get()
+                .filter(id ->
+                        Packs.of(state.get())
+                                .pack(pack)
+                                .filter(each -> each.groupOf(id).isPresent())
+                                .isPresent())
+                .isPresent();
     }
 
     /// Selects nothing.

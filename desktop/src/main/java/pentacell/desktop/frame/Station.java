@@ -25,6 +25,11 @@ public interface Station {
         return Optional.empty();
     }
 
+    /// The pack in hand of a station that works on one; the card follows it.
+    default Optional<String> pack() {
+        return Optional.empty();
+    }
+
     /// Prepares for the work to go on. A station without a line puts the caret where typing goes.
     default void enter() {}
 

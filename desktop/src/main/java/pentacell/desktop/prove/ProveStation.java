@@ -94,8 +94,8 @@ public final class ProveStation implements Station {
     }
 
     @Override
-    public void enter() {
-        desk.selection().followPack(model.inHand().name());
+    public Optional<String> pack() {
+        return Optional.of(model.inHand().name());
     }
 
     @Override

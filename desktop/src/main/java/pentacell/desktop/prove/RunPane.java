@@ -152,7 +152,7 @@ final class RunPane extends VBox {
         });
         practice.setText(
                 !model.desk().ledger().state().standInsCount() && board.getText().isBlank()
-                        ? "Without the address of a board, stand-ins are tested: practice, which proves nothing."
+                        ? "Without a board address this runs on stand-ins. That is practice and proves nothing."
                         : "");
         groups.getItems().setAll(status.last().map(RunPane::rows).orElse(List.of()));
         meaning.setText(meaning(pack, status));

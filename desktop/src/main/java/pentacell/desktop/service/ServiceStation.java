@@ -76,8 +76,8 @@ public final class ServiceStation implements Station {
     }
 
     @Override
-    public void enter() {
-        desk.selection().followPack(model.inHand().name());
+    public Optional<String> pack() {
+        return Optional.of(model.inHand().name());
     }
 
     @Override

@@ -34,9 +34,9 @@ final class TestOriginTest {
         "INSTRUMENT, false, true, ''",
         "INSTRUMENT, true, true, ''",
         "STAND_IN, true, true, ''",
-        "STAND_IN, false, false, only with stand-ins",
-        "UNKNOWN, false, false, only of an older version",
-        "UNKNOWN, true, false, only of an older version"
+        "STAND_IN, false, false, only tests with stand-ins",
+        "UNKNOWN, false, false, only tests of an older version",
+        "UNKNOWN, true, false, only tests of an older version"
     })
     void onlyWhatIsRealProves(Origin origin, boolean isPractice, boolean proves, String why) {
         WorkshopState state = withTestOf(origin, isPractice);
