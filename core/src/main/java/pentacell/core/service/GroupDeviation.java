@@ -1,7 +1,7 @@
 package pentacell.core.service;
 
+import java.util.Arrays;
 import java.util.List;
-import pentacell.core.service.PackHistory.Moment;
 
 /// How a group strays from the others, taken apart by what can cause it.
 ///
@@ -40,24 +40,23 @@ record GroupDeviation(
     /// Where so much of all lies inside of what is known, what lies over it is left out.
     private static final double INSIDE = 0.25;
 
-    static GroupDeviation of(List<Moment> all, int group) {
-        List<Moment> withSlope =
-                all.stream().filter(each -> !Double.isNaN(each.slopes().get(group))).toList();
-        List<Moment> inside = withSlope.stream().filter(each -> !each.over().get(group)).toList();
-        List<Moment> moments =
-                inside.size() >= Math.max(LEAST_KNOWN, INSIDE * all.size()) ? inside : withSlope;
-        if (moments.size() < Math.min(LEAST_KNOWN, all.size() / 2))
+    static GroupDeviation of(HistoryMoments all, int group) {
+        int[] withSlope = all.where(at -> !Double.isNaN(all.slope(at, group))).toArray();
+        int[] inside = Arrays.stream(withSlope).filter(at -> !all.isOver(at, group)).toArray();
+        int[] moments =
+                inside.length >= Math.max(LEAST_KNOWN, INSIDE * all.size()) ? inside : withSlope;
+        if (moments.length < Math.min(LEAST_KNOWN, all.size() / 2))
             return new GroupDeviation(0, 0, 0, 0, 0);
         SparseFit fit = new SparseFit(DISPENSABLE.size());
-        for (Moment at : moments) {
-            double slope = at.slopes().get(group);
+        for (int at : moments) {
+            double slope = all.slope(at, group);
             fit.add(
-                    at.strays().get(group),
+                    all.stray(at, group),
                     1,
-                    -at.amps(),
+                    -all.amps(at),
                     slope,
-                    -slope * at.drawnAmpHours(),
-                    -slope * at.days());
+                    -slope * all.drawnAmpHours(at),
+                    -slope * all.days(at));
         }
         double[] found = fit.of(DISPENSABLE, OFFSET, BALANCE);
         double off = found[DEPTH];

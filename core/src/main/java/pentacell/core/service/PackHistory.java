@@ -1,9 +1,8 @@
 package pentacell.core.service;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.stream.IntStream;
 import org.hipparchus.stat.regression.SimpleRegression;
 import pentacell.core.measure.SomeMoments;
 import pentacell.core.prove.GroupLog;
@@ -31,27 +30,6 @@ final class PackHistory {
     private final double[] inside;
     private final double resolution;
     private final VoltageRun run;
-
-    /// A moment of the history.
-    ///
-    /// @param slopes of voltage over charge between the usual group and each, in V/Ah; NaN where a
-    ///   group is under all that is known
-    /// @param over whether each group is over all that is known: the slope is a guess then
-    /// @param drawnAmpHours since the highest state of the log
-    /// @param strays of each group from the median, in V
-    record Moment(
-            double days,
-            double amps,
-            List<Double> slopes,
-            List<Boolean> over,
-            double drawnAmpHours,
-            List<Double> strays) {
-        Moment {
-            slopes = List.copyOf(slopes);
-            over = List.copyOf(over);
-            strays = List.copyOf(strays);
-        }
-    }
 
     PackHistory(GroupLog log) {
         this.log = log;
@@ -103,28 +81,28 @@ final class PackHistory {
     }
 
     /// Moments spread evenly over the log, no more than a few thousand.
-    List<Moment> moments() {
-        List<Moment> moments = new ArrayList<>();
+    HistoryMoments moments() {
+        int[] some = SomeMoments.of(log.size()).toArray();
+        HistoryMoments moments = new HistoryMoments(some.length, log.series());
         double[] volts = new double[log.series()];
-        for (int i : SomeMoments.of(log.size()).toArray()) {
+        for (int moment = 0; moment < some.length; moment++) {
+            int i = some[moment];
+            moments.pack(
+                    moment,
+                    (seconds[i] - seconds[0]) / DAY_SECONDS,
+                    amps[i],
+                    run.drawnAmpHours(inside[i]));
             for (int g = 0; g < volts.length; g++) volts[g] = log.volts().get(g).get(i);
             double middle = Middle.of(volts);
-            List<Double> strays = new ArrayList<>();
-            List<Double> between = new ArrayList<>();
-            List<Boolean> over = new ArrayList<>();
-            for (double each : volts) {
-                strays.add(each - middle);
-                between.add(run.slopeBetween(inside[i], each - middle));
-                over.add(run.isOver(inside[i], each - middle));
+            for (int g = 0; g < volts.length; g++) {
+                double stray = volts[g] - middle;
+                moments.group(
+                        moment,
+                        g,
+                        stray,
+                        run.slopeBetween(inside[i], stray),
+                        run.isOver(inside[i], stray));
             }
-            moments.add(
-                    new Moment(
-                            (seconds[i] - seconds[0]) / DAY_SECONDS,
-                            amps[i],
-                            between,
-                            over,
-                            run.drawnAmpHours(inside[i]),
-                            strays));
         }
         return moments;
     }
@@ -135,43 +113,38 @@ final class PackHistory {
         return resolution;
     }
 
-    private static double spread(Moment moment) {
-        return 1000 * (Collections.max(moment.strays()) - Collections.min(moment.strays()));
-    }
-
     /// Usual spread of the groups near the lowest state, in mV.
-    double spreadLow(List<Moment> moments) {
+    double spreadLow(HistoryMoments moments) {
         return usualSpread(
-                moments.stream()
-                        .filter(each -> each.drawnAmpHours() >= (1 - NEAR) * usedAmpHours())
-                        .toList());
+                moments,
+                moments.where(at -> moments.drawnAmpHours(at) >= (1 - NEAR) * usedAmpHours()));
     }
 
     /// Usual spread of the groups near the highest state, in mV.
-    double spreadHigh(List<Moment> moments) {
-        return usualSpread(nearFull(moments).toList());
+    double spreadHigh(HistoryMoments moments) {
+        return usualSpread(moments, nearFull(moments));
     }
 
     /// Usual stray of a group near the highest state, in V.
-    double nearFull(List<Moment> moments, int group) {
-        return Middle.of(nearFull(moments).mapToDouble(each -> each.strays().get(group)).toArray());
+    double nearFull(HistoryMoments moments, int group) {
+        return Middle.of(nearFull(moments).mapToDouble(at -> moments.stray(at, group)).toArray());
     }
 
-    private Stream<Moment> nearFull(List<Moment> moments) {
-        return moments.stream().filter(each -> each.drawnAmpHours() <= NEAR * usedAmpHours());
+    private IntStream nearFull(HistoryMoments moments) {
+        return moments.where(at -> moments.drawnAmpHours(at) <= NEAR * usedAmpHours());
     }
 
-    private static double usualSpread(List<Moment> moments) {
-        return moments.isEmpty()
-                ? Double.NaN
-                : middle(moments.stream().map(PackHistory::spread).toList());
+    private static double usualSpread(HistoryMoments moments, IntStream some) {
+        double[] spreads = some.mapToDouble(at -> 1000 * moments.spread(at)).toArray();
+        return spreads.length == 0 ? Double.NaN : Middle.of(spreads);
     }
 
     /// How the spread changes, in mV a month of 30 days; NaN in a log of less than two days.
-    double trend(List<Moment> moments) {
+    double trend(HistoryMoments moments) {
         if (days() < 2) return Double.NaN;
         SimpleRegression line = new SimpleRegression();
-        for (Moment each : moments) line.addData(each.days(), spread(each));
+        for (int at = 0; at < moments.size(); at++)
+            line.addData(moments.days(at), 1000 * moments.spread(at));
         return 30 * line.getSlope();
     }
 }

@@ -47,7 +47,7 @@ final class SparseFit {
     void add(double seen, double... values) {
         for (int i = 0; i < terms; i++) {
             withSeen[i] += values[i] * seen;
-            for (int k = 0; k < terms; k++) products[i][k] += values[i] * values[k];
+            for (int k = 0; k <= i; k++) products[i][k] += values[i] * values[k];
         }
         seenSquares += seen * seen;
         count++;
@@ -76,6 +76,9 @@ final class SparseFit {
         private final RealVector withSeen = MatrixUtils.createRealVector(SparseFit.this.withSeen);
 
         Scaled() {
+            // only one half was summed up, the other is the same
+            for (int i = 0; i < terms; i++)
+                for (int k = 0; k < i; k++) products.setEntry(k, i, products.getEntry(i, k));
             for (int i = 0; i < terms; i++) {
                 double square = products.getEntry(i, i);
                 length[i] = square > 0 ? Math.sqrt(square) : 1;

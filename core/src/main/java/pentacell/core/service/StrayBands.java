@@ -7,12 +7,11 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.function.Predicate;
+import java.util.function.IntPredicate;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import org.hipparchus.stat.regression.SimpleRegression;
 import pentacell.core.measure.Column;
-import pentacell.core.service.PackHistory.Moment;
 
 /// How far groups stray from their median over the time of a history, near full, at rest and near
 /// empty apart: what is the matter with a group shows in where it strays.
@@ -65,27 +64,30 @@ public record StrayBands(
     /// The bands of a history.
     static StrayBands of(Timeline history) {
         PackHistory known = new PackHistory(history.log());
-        List<Moment> moments = known.moments();
+        HistoryMoments moments = known.moments();
         double used = known.usedAmpHours();
         double still = PackHistory.REST_SHARE * known.mostAmps();
         return new StrayBands(
-                spans(history, moments, each -> each.drawnAmpHours() <= PackHistory.NEAR * used),
-                spans(history, moments, each -> Math.abs(each.amps()) <= still),
+                spans(history, moments, at -> moments.drawnAmpHours(at) <= PackHistory.NEAR * used),
+                spans(history, moments, at -> Math.abs(moments.amps(at)) <= still),
                 spans(
                         history,
                         moments,
-                        each -> each.drawnAmpHours() >= (1 - PackHistory.NEAR) * used),
+                        at -> moments.drawnAmpHours(at) >= (1 - PackHistory.NEAR) * used),
                 warmth(history));
     }
 
     private static List<Span> spans(
-            Timeline history, List<Moment> moments, Predicate<Moment> isWanted) {
+            Timeline history, HistoryMoments moments, IntPredicate isWanted) {
         Spans spans = new Spans(history);
-        for (Moment each : moments)
-            if (isWanted.test(each))
-                spans.add(
-                        each.days(),
-                        each.strays().stream().mapToDouble(stray -> 1000 * stray).toArray());
+        int series = history.log().series();
+        moments.where(isWanted)
+                .forEach(at ->
+                        spans.add(
+                                moments.days(at),
+                                IntStream.range(0, series)
+                                        .mapToDouble(group -> 1000 * moments.stray(at, group))
+                                        .toArray()));
         return spans.all();
     }
 

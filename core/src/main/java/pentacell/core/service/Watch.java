@@ -6,9 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.function.ToDoubleFunction;
+import java.util.function.IntToDoubleFunction;
 import pentacell.core.prove.GroupLog;
-import pentacell.core.service.PackHistory.Moment;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.core.use.Trouble;
@@ -67,7 +66,7 @@ public record Watch(
     /// @param parallel cells in each group
     public static Watch of(GroupLog log, int parallel) {
         PackHistory history = new PackHistory(log);
-        List<Moment> moments = history.moments();
+        HistoryMoments moments = history.moments();
         List<Finding> findings = new ArrayList<>();
         List<OutOfBalance> outOfBalance = new ArrayList<>();
         if (log.series() > 1)
@@ -93,7 +92,7 @@ public record Watch(
     }
 
     /// What is said of one group.
-    private record OfGroup(PackHistory history, List<Moment> moments, int group, int parallel) {
+    private record OfGroup(PackHistory history, HistoryMoments moments, int group, int parallel) {
         List<Finding> findings(GroupDeviation off) {
             List<Finding> findings = new ArrayList<>();
             cellsOff(findings, off);
@@ -107,7 +106,7 @@ public record Watch(
         Optional<OutOfBalance> outOfBalance(GroupDeviation off) {
             double ahead = off.aheadAmpHours();
             double share = ahead / history.usedAmpHours();
-            double effect = steepest(each -> each.slopes().get(group) * Math.abs(ahead));
+            double effect = steepest(at -> moments.slope(at, group) * Math.abs(ahead));
             return Math.abs(share) > SAME_SHARE && effect > seen(SEEN_VOLTS)
                     ? Optional.of(new OutOfBalance(group, ahead, share))
                     : Optional.empty();
@@ -122,10 +121,9 @@ public record Watch(
             return Math.max(volts, STEPS * history.resolution());
         }
 
-        private double steepest(ToDoubleFunction<Moment> effect) {
-            return moments.stream()
+        private double steepest(IntToDoubleFunction effect) {
+            return moments.where(at -> !Double.isNaN(effect.applyAsDouble(at)))
                     .mapToDouble(effect)
-                    .filter(each -> !Double.isNaN(each))
                     .max()
                     .orElse(0);
         }
@@ -134,8 +132,11 @@ public record Watch(
             double share = off.lostShare();
             double passes = Math.max(SAME_SHARE, HALF_A_CELL / parallel);
             double effect =
-                    steepest(each ->
-                            each.slopes().get(group) * each.drawnAmpHours() * share / (1 - share));
+                    steepest(at ->
+                            moments.slope(at, group)
+                                    * moments.drawnAmpHours(at)
+                                    * share
+                                    / (1 - share));
             if (!(share > passes && effect > seen(SEEN_VOLTS))) return;
             int cells = Math.clamp(Math.round(share * parallel), 1, parallel);
             findings.add(
@@ -193,7 +194,8 @@ public record Watch(
 
         /// Whether what a group loses against the others, or gains, can be told.
         private boolean drifts(double ampHoursADay) {
-            double effect = steepest(each -> each.slopes().get(group) * ampHoursADay * each.days());
+            double effect =
+                    steepest(at -> moments.slope(at, group) * ampHoursADay * moments.days(at));
             return history.days() >= LEAST_DAYS
                     && ampHoursADay > passingAmpHoursADay()
                     && effect > seen(SEEN_VOLTS);
@@ -239,7 +241,7 @@ public record Watch(
         }
 
         private void misread(List<Finding> findings, GroupDeviation off) {
-            double most = steepest(each -> Math.abs(each.strays().get(group)));
+            double most = steepest(at -> Math.abs(moments.stray(at, group)));
             if (!(Math.abs(off.offsetVolts())
                     > Math.max(
                             findings.isEmpty() ? 0 : PART_OF_OTHERS * most, seen(MISREAD_VOLTS))))
