@@ -21,6 +21,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
+import pentacell.core.unit.NumberText;
 import pentacell.desktop.match.MatchStation;
 import pentacell.workshop.demo.TarnHollow;
 
@@ -60,8 +61,9 @@ final class StockAndMatchTest {
             bench.await("it is matched", () -> pack(bench).rules().series() == 6);
             groups = pack(bench).groups();
             assertEquals(48, groups.stream().mapToInt(List::size).sum());
-            assertTrue(Double.parseDouble(bench.text("#figure-ir-spread")) <= 8.0);
-            assertTrue(Integer.parseInt(bench.text("#figure-usable")) > 10_000);
+            // judged once it is on the disk
+            bench.await("its spread is shown", () -> figure(bench, "#figure-ir-spread") <= 8);
+            bench.await("what it gives is shown", () -> figure(bench, "#figure-usable") > 10_000);
         }
         try (BenchFixture again = BenchFixture.open(folder.resolve("demo.pentacell"))) {
             again.await("the match is there", () -> !Packs.of(again.state()).all().isEmpty());
@@ -295,5 +297,9 @@ final class StockAndMatchTest {
             BenchFixture bench, String query, double fromX, double fromY, double toX, double toY) {
         Node node = bench.robot.lookup(query).query();
         bench.hands.drag(Hands.at(node, fromX, fromY), Hands.at(node, toX, toY));
+    }
+
+    private static double figure(BenchFixture bench, String query) {
+        return NumberText.parse(bench.text(query)).orElse(Double.NaN);
     }
 }

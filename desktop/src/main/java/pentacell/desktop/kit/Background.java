@@ -5,6 +5,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import org.slf4j.LoggerFactory;
@@ -40,6 +41,19 @@ public final class Background implements AutoCloseable {
     /// Tells the UI thread something in the middle of work.
     public static void tell(Runnable onUi) {
         Platform.runLater(onUi);
+    }
+
+    /// Tells the UI thread that something is new; told again before it was heard, it is told once:
+    /// who works faster than the window draws does not flood it.
+    public static Runnable news(Runnable onUi) {
+        AtomicBoolean isOnItsWay = new AtomicBoolean();
+        return () -> {
+            if (isOnItsWay.getAndSet(true)) return;
+            tell(() -> {
+                isOnItsWay.set(false);
+                onUi.run();
+            });
+        };
     }
 
     /// Takes no more work, and returns when what was given is done or the patience is over.

@@ -60,7 +60,7 @@ final class OpenBench {
                         keeper(opened),
                         finished -> Background.tell(() -> listener.finished(finished)),
                         trouble -> Background.tell(() -> desk.notices().say(trouble)));
-        begun.onKept(() -> Background.tell(listener::kept));
+        begun.onKept(Background.news(listener::kept));
         // a line that goes down because the workshop is closed is no news
         begun.onLine(() ->
                 Background.tell(() -> {
