@@ -13,6 +13,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,6 +21,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /// Papers of the demo: every page has its footer, and no heading or table head is left alone at the
 /// foot of one.
+@Tag("exhaustive")
 final class PapersTest {
     private static final Set<String> HEADINGS =
             Set.of(

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -15,6 +16,7 @@ import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Selection;
 
 /// What a hand deals, and where a trade-off bends.
+@Tag("exhaustive")
 final class MatchByHandTest {
 
     /// Bins of 100 mAh: 2250 and 2210 lie in one bin and are taken by id; then 2190, 2150, 2100 in

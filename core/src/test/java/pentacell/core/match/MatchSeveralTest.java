@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -17,6 +18,7 @@ import pentacell.core.match.MatchSeveral.Wish;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Selection;
 
+@Tag("exhaustive")
 final class MatchSeveralTest {
     private static final SearchEffort EFFORT = new SearchEffort(4, 1);
     private static final List<Candidate> LOT = Lots.worn(90, 5);

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -17,6 +18,7 @@ import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Selection;
 
 /// Cells laid aside before the search are never missed.
+@Tag("exhaustive")
 final class ReachTest {
     private static final int LOTS = 400;
 

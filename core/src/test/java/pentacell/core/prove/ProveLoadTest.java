@@ -10,6 +10,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -21,6 +22,7 @@ import pentacell.core.measure.Column;
 import pentacell.core.prove.LoadTest.Cause;
 
 /// Load tests of packs with a hidden truth.
+@Tag("exhaustive")
 final class ProveLoadTest {
     private static final double AMP_HOURS = 20;
     private static final double OHMS = 0.006;

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -27,6 +28,7 @@ import pentacell.core.measure.Anomaly;
 import pentacell.core.measure.SampleLog;
 
 /// What the program finds in the log of a stand-in against what the stand-in hides.
+@Tag("exhaustive")
 final class HiddenTruthTest {
 
     private static Programme usual(Chemistry chemistry, double amps, double endVolts) {

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,6 +25,7 @@ import pentacell.core.measure.SampleLog;
 
 /// A workshop file whose end or whose pages are gone, without a copy: what is there is read, page
 /// by page.
+@Tag("exhaustive")
 final class TruncatedFileTest {
     private static final int ACTS = 2000;
 
