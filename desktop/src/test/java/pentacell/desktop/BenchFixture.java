@@ -33,6 +33,7 @@ import org.awaitility.Awaitility;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.api.FxToolkitContext;
+import org.testfx.service.query.EmptyNodeQueryException;
 import org.testfx.service.support.FiredEvents;
 import org.testfx.util.WaitForAsyncUtils;
 import pentacell.core.cell.CellRecord;
@@ -243,7 +244,16 @@ public final class BenchFixture implements AutoCloseable {
         Awaitility.await(what)
                 .atMost(30, TimeUnit.SECONDS)
                 .pollInSameThread()
-                .until(() -> WaitForAsyncUtils.waitForAsyncFx(10_000, holds::get));
+                .until(() -> WaitForAsyncUtils.waitForAsyncFx(30_000, () -> holdsNow(holds)));
+    }
+
+    /// What is not in the window yet does not hold yet.
+    private static boolean holdsNow(Supplier<Boolean> holds) {
+        try {
+            return holds.get();
+        } catch (EmptyNodeQueryException notYet) {
+            return false;
+        }
     }
 
     /// Waits until a sentence with these words has been said in the due line.
@@ -291,7 +301,7 @@ public final class BenchFixture implements AutoCloseable {
     public void click(String query) {
         hands.settle();
         Node node = robot.lookup(query).query();
-        hands.click(WaitForAsyncUtils.waitForAsyncFx(10_000, () -> Hands.at(node, 0.5, 0.5)));
+        hands.click(WaitForAsyncUtils.waitForAsyncFx(30_000, () -> Hands.at(node, 0.5, 0.5)));
     }
 
     public void keys(KeyCode... keys) {

@@ -36,10 +36,10 @@ final class CrowdedFieldTest {
             bench.await("logged", () -> Cells.of(bench.state()).all().size() == CELLS);
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT4);
             bench.await("dark marks", () -> marks(bench, false) > 3_000);
-            assertEquals(0, WaitForAsyncUtils.waitForAsyncFx(10_000, () -> marks(bench, true)));
+            assertEquals(0, WaitForAsyncUtils.waitForAsyncFx(30_000, () -> marks(bench, true)));
             bench.robot.interact(() -> bench.bench.frame().dress(Theme.SHED));
             bench.await("light marks", () -> marks(bench, true) > 3_000);
-            assertEquals(0, WaitForAsyncUtils.waitForAsyncFx(10_000, () -> marks(bench, false)));
+            assertEquals(0, WaitForAsyncUtils.waitForAsyncFx(30_000, () -> marks(bench, false)));
         }
     }
 

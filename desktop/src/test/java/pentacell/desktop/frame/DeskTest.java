@@ -61,7 +61,7 @@ final class DeskTest {
     }
 
     private static void onUi(Runnable action) {
-        WaitForAsyncUtils.waitForAsyncFx(10_000, action);
+        WaitForAsyncUtils.waitForAsyncFx(30_000, action);
     }
 
     @Test

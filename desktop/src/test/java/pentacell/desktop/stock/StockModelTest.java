@@ -39,7 +39,7 @@ final class StockModelTest {
     }
 
     private static void onUi(Runnable action) {
-        WaitForAsyncUtils.waitForAsyncFx(10_000, action);
+        WaitForAsyncUtils.waitForAsyncFx(30_000, action);
     }
 
     @BeforeEach
