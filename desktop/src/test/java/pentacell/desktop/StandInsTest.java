@@ -46,7 +46,9 @@ final class StandInsTest {
             bench.click("#tab-load-test");
             bench.await(
                     "it is shown for what it is",
-                    () -> bench.text("#load-test-meaning").startsWith("▲ Made up by stand-ins"));
+                    () ->
+                            bench.text("#load-test-meaning")
+                                    .startsWith("▲ These readings come from a stand-in"));
             bench.click("#tab-verdict");
             bench.await(
                     "it proves nothing",
@@ -69,7 +71,7 @@ final class StandInsTest {
             bench.click("#tab-bays");
             bench.await("it can be loaded", () -> bench.isShown("#bay-1"));
             bench.line(id.text());
-            bench.awaitSaid("counts for nothing");
+            bench.awaitSaid("does not count");
             CellRecord cell = Cells.of(bench.state()).cell(id).orElseThrow();
             assertEquals(1, cell.runs().size());
             assertEquals(OptionalDouble.empty(), cell.milliampHours());

@@ -65,9 +65,9 @@ public record CellRecord(
             return new LifeLineEntry(sequence, at, fact, origin, newFate);
         }
 
-        /// Whether it tells of the cell's way through the workshop: it holds, or a stand-in made it
-        /// up, and the run that did still fills its bay.
-        public boolean tells() {
+        /// Whether it was neither corrected nor struck. It may still not count: a run of a stand-in
+        /// fills its bay all the same.
+        public boolean isKept() {
             return fate == Fate.STANDING || fate == Fate.SET_ASIDE;
         }
     }
@@ -76,7 +76,7 @@ public record CellRecord(
     public enum Fate {
         /// It holds.
         STANDING,
-        /// A stand-in made it up: it is shown, and counts for nothing.
+        /// It comes from a stand-in: it is shown and does not count.
         SET_ASIDE,
         /// Another entry holds in its place.
         CORRECTED,
@@ -160,8 +160,8 @@ public record CellRecord(
         return read > measured ? volts : OptionalDouble.empty();
     }
 
-    /// The resistance that stands for the cell, in mΩ: at 1 kHz when that was read, else by direct
-    /// current. To compare cells, compare one method.
+    /// The resistance of the cell, in mΩ: at 1 kHz when that was read, else by direct current. To
+    /// compare cells, compare one method.
     public OptionalDouble milliohms() {
         return acMilliohms.isPresent() ? acMilliohms : dcMilliohms;
     }
@@ -174,7 +174,7 @@ public record CellRecord(
     /// The conditions its capacity was measured under in a run; empty when none came of it.
     public Optional<TestConditions> conditionsOf(String run) {
         return lifeLine.stream()
-                .filter(LifeLineEntry::tells)
+                .filter(LifeLineEntry::isKept)
                 .map(LifeLineEntry::fact)
                 .filter(CellFact.CapacityMeasured.class::isInstance)
                 .map(fact -> ((CellFact.CapacityMeasured) fact).conditions())

@@ -36,7 +36,7 @@ public record TestRun(
     static List<TestRun> of(List<CellRecord.LifeLineEntry> lifeLine) {
         Map<String, TestRun> runs = new LinkedHashMap<>();
         for (CellRecord.LifeLineEntry entry : lifeLine) {
-            if (!entry.tells()) continue;
+            if (!entry.isKept()) continue;
             if (entry.fact() instanceof RunFact.RunStarted started)
                 runs.put(
                         started.run(),

@@ -12,7 +12,14 @@ import pentacell.core.state.WorkshopState;
 /// @param all by name of the pack, in the order something was first measured
 public record Proofs(Map<String, Proof> all) {
     /// The chapter of proving.
-    public static final Chapter<Proofs> CHAPTER = new ProofChapter();
+    public static final Chapter<Proofs> CHAPTER =
+            Chapter.ofEntries(
+                    ProofFact.class,
+                    Proofs.class,
+                    new Proofs(Map.of()),
+                    (proofs, at, entry) -> proofs.changed(entry, proof -> proof.plus(at, entry)),
+                    (proofs, at, entry) ->
+                            proofs.changed(entry, proof -> proof.setAside(at, entry)));
 
     public Proofs {
         all = InOrder.of(all);
@@ -29,7 +36,7 @@ public record Proofs(Map<String, Proof> all) {
         return known == null ? Proof.of(pack) : known;
     }
 
-    Proofs changed(Entry entry, UnaryOperator<Proof> change) {
+    private Proofs changed(Entry entry, UnaryOperator<Proof> change) {
         String pack = ((ProofFact) entry.fact()).pack();
         return new Proofs(InOrder.with(all, pack, change.apply(proof(pack))));
     }

@@ -31,8 +31,8 @@ public interface Chapter<S> {
         /// @param at when it was logged
         void add(Instant at, Entry entry);
 
-        /// Takes note of an entry that counts for nothing here, because a stand-in made it up. A
-        /// chapter that shows such entries keeps them apart from those that count.
+        /// Takes note of an entry that does not count because it comes from a stand-in. A chapter
+        /// that shows such entries keeps them apart from those that count.
         default void setAside(Instant at, Entry entry) {}
 
         /// Lets another fact of the family hold in the place of an earlier entry. A chapter whose
@@ -62,7 +62,33 @@ public interface Chapter<S> {
     /// A small chapter that keeps when things were logged.
     static <F extends Fact, S> Chapter<S> timed(
             Class<F> family, Class<S> sliceType, S empty, Folding<F, S> fold) {
-        return new SmallChapter<>(family, sliceType, empty, fold);
+        return ofEntries(
+                family,
+                sliceType,
+                empty,
+                (slice, at, entry) -> fold.after(slice, at, family.cast(entry.fact())),
+                (slice, at, entry) -> slice);
+    }
+
+    /// A small chapter that looks at where facts come from, and shows those that do not count.
+    ///
+    /// @param fold of entries that count
+    /// @param aside of entries that do not
+    static <F extends Fact, S> Chapter<S> ofEntries(
+            Class<F> family,
+            Class<S> sliceType,
+            S empty,
+            EntryFolding<S> fold,
+            EntryFolding<S> aside) {
+        return new SmallChapter<>(family, sliceType, empty, fold, aside);
+    }
+
+    /// How an entry changes a slice.
+    ///
+    /// @param <S> type of the slice
+    interface EntryFolding<S> {
+        /// The slice after an entry that was logged at a time.
+        S after(S slice, Instant at, Entry entry);
     }
 
     /// How a fact changes a slice.

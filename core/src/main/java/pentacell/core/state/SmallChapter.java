@@ -6,7 +6,12 @@ import pentacell.core.journal.Fact;
 
 /// A chapter whose slice is made anew with every fact.
 record SmallChapter<F extends Fact, S>(
-        Class<F> family, Class<S> sliceType, S empty, Folding<F, S> folding) implements Chapter<S> {
+        Class<F> family,
+        Class<S> sliceType,
+        S empty,
+        EntryFolding<S> folding,
+        EntryFolding<S> settingAside)
+        implements Chapter<S> {
 
     @Override
     public Fold<S> fold(S from) {
@@ -15,7 +20,12 @@ record SmallChapter<F extends Fact, S>(
 
             @Override
             public void add(Instant at, Entry entry) {
-                slice = folding.after(slice, at, family.cast(entry.fact()));
+                slice = folding.after(slice, at, entry);
+            }
+
+            @Override
+            public void setAside(Instant at, Entry entry) {
+                slice = settingAside.after(slice, at, entry);
             }
 
             @Override

@@ -51,7 +51,7 @@ final class LifeLineView extends VBox {
         at.getStyleClass().add("life-at");
         Label what = new Label(words(entry.fact()) + originWords(entry) + fateWords(entry.fate()));
         Wrapping.on(what);
-        what.getStyleClass().add(entry.tells() ? "life-what" : "life-gone");
+        what.getStyleClass().add(entry.isKept() ? "life-what" : "life-gone");
         HBox.setHgrow(what, Priority.ALWAYS);
         what.setMaxWidth(Double.MAX_VALUE);
         HBox row = new HBox(at, what);
@@ -194,7 +194,7 @@ final class LifeLineView extends VBox {
     private static String fateWords(Fate fate) {
         return switch (fate) {
             case STANDING -> "";
-            case SET_ASIDE -> ", counts for nothing";
+            case SET_ASIDE -> ", does not count";
             case CORRECTED -> " (corrected)";
             case STRUCK -> " (struck)";
         };

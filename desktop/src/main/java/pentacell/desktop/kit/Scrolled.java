@@ -18,8 +18,7 @@ public final class Scrolled extends ScrollPane {
         addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
         // without it the content would join the window a pulse later, and could not take the caret
         setSkin(new ScrollPaneSkin(this));
-        // its skin keeps a picture of what it holds, which costs megabytes a window and is drawn
-        // anew with every change anyway
+        // its skin caches a picture of the content: megabytes per window, redrawn with every change
         lookupAll(".viewport").forEach(viewport -> viewport.setCache(false));
     }
 

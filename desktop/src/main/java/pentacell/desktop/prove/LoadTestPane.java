@@ -150,8 +150,8 @@ final class LoadTestPane extends VBox {
     private static String origin(Tested test) {
         if (test.proves()) return "";
         return test.origin() == Origin.STAND_IN
-                ? "▲ Made up by stand-ins, proves nothing. "
-                : "▲ Logged by an older version, which did not note whether the board was real: proves nothing. ";
+                ? "▲ These readings come from a stand-in and prove nothing. "
+                : "▲ An older version logged this and did not note whether the board was real. It proves nothing. ";
     }
 
     private static String remedy(Tested now, ProveModel.Judged judged) {

@@ -164,7 +164,7 @@ final class BayBoard extends VBox {
         for (CellRecord cell : Cells.of(desk.ledger().state()).all().values()) {
             Optional<RunFact.RunStarted> started = Optional.empty();
             for (LifeLineEntry entry : cell.lifeLine()) {
-                if (!entry.tells()) continue;
+                if (!entry.isKept()) continue;
                 if (entry.fact() instanceof RunFact.RunStarted begins)
                     started = Optional.of(begins);
                 if (entry.fact() instanceof RunFact.RunEnded ended && started.isPresent()) {

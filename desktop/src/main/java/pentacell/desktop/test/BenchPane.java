@@ -202,7 +202,7 @@ final class BenchPane extends VBox {
                                                         + " is on the bench."
                                                         + (desk.ledger().state().standInsCount()
                                                                 ? ""
-                                                                : " It is for practice: its readings count for nothing.")));
+                                                                : " It is for practice: its readings do not count.")));
     }
 
     private void addByAddress() {

@@ -152,7 +152,7 @@ final class CurvePane extends VBox {
         if (log == null) return;
         List<RunFact.CurveOdd> odd =
                 cell.lifeLine().stream()
-                        .filter(LifeLineEntry::tells)
+                        .filter(LifeLineEntry::isKept)
                         .map(LifeLineEntry::fact)
                         .filter(RunFact.CurveOdd.class::isInstance)
                         .map(RunFact.CurveOdd.class::cast)
@@ -171,7 +171,7 @@ final class CurvePane extends VBox {
                                 .findFirst()
                                 .orElse(""));
         conditions.setText(
-                (last.counts() ? "" : "Made up by a stand-in, counts for nothing · ")
+                (last.counts() ? "" : "From a stand-in, does not count · ")
                         + words(cell, run)
                         + (sisters.isEmpty()
                                 ? ""

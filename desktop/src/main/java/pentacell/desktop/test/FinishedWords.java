@@ -41,7 +41,7 @@ final class FinishedWords {
                                     finished.after().reasons().isEmpty()
                                             ? ""
                                             : finished.after().reasons().get(0).sentence()));
-        if (!finished.counts()) parts.add("made up by a stand-in, counts for nothing");
+        if (!finished.counts()) parts.add("from a stand-in, does not count");
         return finished.cell() + ": " + String.join(" · ", parts);
     }
 }

@@ -143,7 +143,7 @@ final class FactCodec {
         return object;
     }
 
-    /// An entry as it stands in a file.
+    /// Reads an entry from its row.
     ///
     /// @throws UnreadableFactException when this program knows no such kind, body or origin; says
     ///   what is wrong with it
