@@ -7,10 +7,12 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.RestingLevel;
 import pentacell.core.unit.Middle;
 import pentacell.core.unit.Quantity;
 
-/// Whether the balance leads of a pack sit where they belong, before a board is plugged in.
+/// Whether a board may be plugged in: every balance lead where it belongs, lead 0 on the pack's
+/// negative, every group at rest within its limits.
 ///
 /// Lead k belongs on the positive of group k, lead 0 on the pack's negative, against which all are
 /// read. So right leads read 0 and then one group more each. Where they do not, every reading is
@@ -19,6 +21,18 @@ import pentacell.core.unit.Quantity;
 public final class TapCheck {
     /// What a lead that hangs on nothing, or on the pack's negative, reads at most, in V.
     private static final double NOTHING_VOLTS = 0.5;
+
+    /// Lead 0 on the pack's negative reads no more, in V (common practice).
+    private static final double NEGATIVE_VOLTS = 0.05;
+
+    /// What a group is read wrong by at most, in V: two readings of two decimals.
+    private static final double READ_WRONG_VOLTS = 0.015;
+
+    /// A step between two joints that no cell can have is a bad reading, in V above the limit.
+    private static final double NO_CELL_VOLTS = 1;
+
+    /// Groups under this are taken for none, in V.
+    private static final double LEAST_GROUP_VOLTS = 0.3;
 
     /// What a group may have, as a part of the usual one, so that the leads about it are still
     /// believed; below, one joint was read twice.
@@ -70,11 +84,8 @@ public final class TapCheck {
 
     private TapVerdict verdict() {
         if (areBelowZero()) {
-            faults.add(
-                    TapFault.ofLeads(
-                            TapFault.Kind.UNREADABLE,
-                            all(),
-                            "readings are below zero: put the black probe on the pack's negative and read again"));
+            unreadable(
+                    "readings are below zero: put the black probe on the pack's negative and read again");
             return new TapVerdict(faults);
         }
         OptionalDouble group = usualGroup();
@@ -83,9 +94,33 @@ public final class TapCheck {
             return new TapVerdict(faults);
         }
         double u = group.getAsDouble();
-        if (areRight(u)) oddGroups(u);
+        if (isFirstFloating()) firstFloats();
+        if (areRight(u)) groups(u);
         else trace(u);
+        // what the tracing finds nothing wrong with was not seen to be right either
+        if (faults.isEmpty() && !areRight(u)) unreadable("the readings fit no pattern: read again");
         return new TapVerdict(faults);
+    }
+
+    /// Whether lead 0 reads more than it would on the pack's negative, and less than on any joint.
+    private boolean isFirstFloating() {
+        double off = Math.abs(volts[0]);
+        return reads[0] && off > NEGATIVE_VOLTS + 1e-9 && off <= NOTHING_VOLTS;
+    }
+
+    private void firstFloats() {
+        faults.add(
+                TapFault.ofLeads(
+                        TapFault.Kind.OPEN,
+                        List.of(0),
+                        "lead 0 reads %s, so it is not on the pack's negative, where it would read no more than %s"
+                                .formatted(
+                                        Quantity.VOLTAGE.text(volts[0], 2),
+                                        Quantity.VOLTAGE.text(NEGATIVE_VOLTS, 2))));
+    }
+
+    private void unreadable(String sentence) {
+        faults.add(TapFault.ofLeads(TapFault.Kind.UNREADABLE, all(), sentence));
     }
 
     /// The usual voltage of a group: the median of the steps between neighbouring readings, by
@@ -112,7 +147,11 @@ public final class TapCheck {
         }
         // nothing but two or more groups at a time: the whole string tells
         double whole = sorted.length == 0 ? 0 : sorted[sorted.length - 1] / series;
-        return whole >= least && whole <= most ? OptionalDouble.of(whole) : OptionalDouble.empty();
+        if (whole >= least && whole <= most) return OptionalDouble.of(whole);
+        // or every group is beyond all limits
+        return whole >= LEAST_GROUP_VOLTS && areRight(whole)
+                ? OptionalDouble.of(whole)
+                : OptionalDouble.empty();
     }
 
     private boolean areBelowZero() {
@@ -131,11 +170,7 @@ public final class TapCheck {
                             "no lead reads anything: is the black probe on the pack's negative?"));
             return;
         }
-        faults.add(
-                TapFault.ofLeads(
-                        TapFault.Kind.UNREADABLE,
-                        all(),
-                        "no two readings lie one group apart: read again"));
+        unreadable("no two readings lie one group apart: read again");
     }
 
     private List<Integer> all() {
@@ -149,26 +184,39 @@ public final class TapCheck {
     /// Whether every lead reads a group more than the one before.
     private boolean areRight(double u) {
         if (!reads[0] || Math.abs(volts[0]) > NOTHING_VOLTS) return false;
+        double most = Math.min(MOST_STEP * u, chemistry.chargeLimitVolts() + NO_CELL_VOLTS);
         for (int lead = 1; lead <= series; lead++) {
-            double step = volts[lead] - volts[lead - 1];
-            if (!reads[lead] || step < LEAST_STEP * u || step > MOST_STEP * u) return false;
+            double step = groupVolts(lead);
+            if (!reads[lead] || step < LEAST_STEP * u || step > most) return false;
         }
         // nothing above the last lead says whether it or its group is off
-        return Math.abs(volts[series] - volts[series - 1] - u) <= OFF_JOINT * u;
+        return Math.abs(groupVolts(series) - u) <= OFF_JOINT * u;
     }
 
-    private void oddGroups(double u) {
+    /// Voltage of a group from 1; the first is read against the pack's negative itself.
+    private double groupVolts(int group) {
+        return group == 1 ? volts[1] : volts[group] - volts[group - 1];
+    }
+
+    private void groups(double u) {
         double[] groups = new double[series];
-        for (int group = 0; group < series; group++)
-            groups[group] = volts[group + 1] - volts[group];
+        for (int group = 0; group < series; group++) groups[group] = groupVolts(group + 1);
         // between two groups there is no middle: the one that is not usual is the odd one
         double median = series == 2 ? u : Middle.of(groups);
         for (int group = 0; group < series; group++) {
+            RestingLevel level = RestingLevel.of(chemistry, groups[group], READ_WRONG_VOLTS);
             double off = groups[group] - median;
             double meter = METER_SHARE * (volts[group] + volts[group + 1]);
-            if (Math.abs(off) > ODD_VOLTS + meter)
+            if (level != RestingLevel.WITHIN)
                 faults.add(
                         TapFault.ofGroup(
+                                TapFault.Kind.GROUP_LIMITS,
+                                group + 1,
+                                beyond(group + 1, groups[group], level)));
+            else if (Math.abs(off) > ODD_VOLTS + meter)
+                faults.add(
+                        TapFault.ofGroup(
+                                TapFault.Kind.GROUP_ODD,
                                 group + 1,
                                 "leads are right, but group %d has %s, %s the others' %s: even it out before the board is plugged in"
                                         .formatted(
@@ -177,6 +225,31 @@ public final class TapCheck {
                                                 off < 0 ? "below" : "above",
                                                 Quantity.VOLTAGE.text(median))));
         }
+    }
+
+    private String beyond(int group, double volts, RestingLevel level) {
+        String read = "group %d has %s".formatted(group, Quantity.VOLTAGE.text(volts));
+        String end = Quantity.VOLTAGE.text(chemistry.endVolts(), 2);
+        String limit = Quantity.VOLTAGE.text(chemistry.chargeLimitVolts(), 2);
+        return switch (level) {
+            case DEEPLY_EMPTY ->
+                    read
+                            + ", far below its end voltage of %s: never balance or charge it; test or replace its cells"
+                                    .formatted(end);
+            case BELOW_END ->
+                    read
+                            + ", below its end voltage of %s: take it out, bring it up slowly and watched, and test its cells before it goes back"
+                                    .formatted(end);
+            case ABOVE_LIMIT ->
+                    read
+                            + ", above its charge limit of %s: discharge it under the limit first, and find out what overcharged it"
+                                    .formatted(limit);
+            case OVERCHARGED ->
+                    read
+                            + ", overcharged: the limit is %s. Never balance or charge it; move it outside and replace its cells"
+                                    .formatted(limit);
+            case WITHIN -> throw new IllegalArgumentException(read + " is within its limits");
+        };
     }
 
     /// Finds the joint that each lead sits on, and says what that comes to.
@@ -294,6 +367,7 @@ public final class TapCheck {
     private void others(int[] joint, boolean[] isSaid) {
         for (int lead = 0; lead <= series; lead++) {
             if (isSaid[lead] || joint[lead] == lead) continue;
+            if (lead == 0 && isFirstFloating()) continue;
             if (joint[lead] == SILENT || joint[lead] == 0)
                 faults.add(
                         TapFault.ofLeads(

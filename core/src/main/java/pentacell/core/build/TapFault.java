@@ -28,7 +28,9 @@ public record TapFault(Kind kind, List<Integer> leads, List<Integer> groups, Str
         /// A reading fits nothing.
         UNREADABLE,
         /// Leads are right, a group's own voltage stands out.
-        GROUP_ODD;
+        GROUP_ODD,
+        /// Leads are right, a group is below its end voltage or above its charge limit.
+        GROUP_LIMITS;
 
         /// The name used in files.
         public String code() {
@@ -40,7 +42,7 @@ public record TapFault(Kind kind, List<Integer> leads, List<Integer> groups, Str
         return new TapFault(kind, leads, List.of(), sentence);
     }
 
-    static TapFault ofGroup(int group, String sentence) {
-        return new TapFault(Kind.GROUP_ODD, List.of(), List.of(group), sentence);
+    static TapFault ofGroup(Kind kind, int group, String sentence) {
+        return new TapFault(kind, List.of(), List.of(group), sentence);
     }
 }

@@ -7,19 +7,29 @@ import java.util.Optional;
 /// pack.
 public enum Chemistry {
     /// Nickel and cobalt oxides, the 4.2 V class.
-    NMC("4.2 V class", 4.20, 2.5, 3.6),
+    NMC("4.2 V class", 4.20, 2.5, 3.0, 3.6),
     /// Iron phosphate, the 3.2 V class.
-    LFP("LFP, 3.2 V class", 3.65, 2.0, 3.2);
+    LFP("LFP, 3.2 V class", 3.65, 2.0, 2.5, 3.2);
+
+    /// A charger may end this much above the limit, in V a cell (common practice).
+    public static final double CHARGER_TOLERANCE_VOLTS = 0.015;
 
     private final String words;
     private final double chargeLimitVolts;
     private final double endVolts;
+    private final double restingEmptyVolts;
     private final double nominalVolts;
 
-    Chemistry(String words, double chargeLimitVolts, double endVolts, double nominalVolts) {
+    Chemistry(
+            String words,
+            double chargeLimitVolts,
+            double endVolts,
+            double restingEmptyVolts,
+            double nominalVolts) {
         this.words = words;
         this.chargeLimitVolts = chargeLimitVolts;
         this.endVolts = endVolts;
+        this.restingEmptyVolts = restingEmptyVolts;
         this.nominalVolts = nominalVolts;
     }
 
@@ -38,9 +48,14 @@ public enum Chemistry {
         return chargeLimitVolts;
     }
 
-    /// Lowest discharge voltage of a cell, in V (common practice).
+    /// Lowest voltage of a cell under load, in V (common practice).
     public double endVolts() {
         return endVolts;
+    }
+
+    /// What an empty cell reads at rest, in V (common practice: 7S is empty at 21 V).
+    public double restingEmptyVolts() {
+        return restingEmptyVolts;
     }
 
     /// Mean voltage over a discharge, in V (common practice): what energy is reckoned with until it

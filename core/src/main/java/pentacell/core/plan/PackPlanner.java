@@ -61,10 +61,7 @@ public final class PackPlanner {
     /// What a pack is emptied to, in V a cell: the model's own limit lies lower, but there is
     /// little in it and salvaged cells are spared (common practice: 7S is empty at 21 V).
     public static double emptyVolts(Chemistry chemistry) {
-        return switch (chemistry) {
-            case NMC -> 3.0;
-            case LFP -> 2.5;
-        };
+        return chemistry.restingEmptyVolts();
     }
 
     /// Cells there are, without those kept for repairs.

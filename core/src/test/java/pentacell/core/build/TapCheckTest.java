@@ -142,8 +142,19 @@ final class TapCheckTest {
         if (hidden == Kind.GROUP_ODD) {
             one = Math.max(1, one);
             double off = (random.nextBoolean() ? 1 : -1) * (0.12 + 0.5 * random.nextDouble());
-            for (int lead = one; lead <= series; lead++)
-                readings.set(lead, OptionalDouble.of(readings.get(lead).orElseThrow() + off));
+            double own = joints[one] - joints[one - 1];
+            // away from the limits, which are another fault
+            boolean isAway =
+                    own + off > chemistry.endVolts() + 0.1
+                            && own + off < chemistry.chargeLimitVolts() - 0.1;
+            raise(readings, one, isAway ? off : -Math.abs(off));
+        }
+        if (hidden == Kind.GROUP_LIMITS) {
+            one = 1 + random.nextInt(series - 1);
+            double own = joints[one] - joints[one - 1];
+            double low = chemistry.endVolts() - 0.1 - 0.8 * random.nextDouble();
+            double high = chemistry.chargeLimitVolts() + 0.1 + 0.2 * random.nextDouble();
+            raise(readings, one, (random.nextBoolean() ? low : high) - own);
         }
         TapVerdict verdict = TapCheck.of(readings, chemistry);
         assertEquals(1, verdict.faults().size(), () -> hidden + ": " + verdict);
@@ -154,9 +165,78 @@ final class TapCheckTest {
                     assertEquals(
                             List.of(Math.min(one, other), Math.max(one, other)), fault.leads());
             case WRONG_TAP, OPEN, UNREADABLE -> assertEquals(List.of(one), fault.leads());
-            case GROUP_ODD -> assertEquals(List.of(one), fault.groups());
+            case GROUP_ODD, GROUP_LIMITS -> assertEquals(List.of(one), fault.groups());
             case REVERSED, SHIFTED -> assertTrue(fault.leads().size() >= series);
         }
+    }
+
+    /// Raises the voltage of a group, and so every lead above it.
+    private static void raise(List<OptionalDouble> readings, int group, double volts) {
+        for (int lead = group; lead < readings.size(); lead++)
+            readings.set(lead, OptionalDouble.of(readings.get(lead).orElseThrow() + volts));
+    }
+
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @DisplayName("right leads are not enough: every group within its limits, lead 0 within 0.05 V")
+    @CsvSource({
+        "NMC, 0 3.7 4.3 8.0 11.7 15.4, 'group-limits[][2]'",
+        "NMC, 0 3.7 8.5 12.2 15.9 19.6, 'group-limits[][2]'",
+        "NMC, 0 4.42 8.84 13.26, 'group-limits[][1] group-limits[][2] group-limits[][3]'",
+        "NMC, 0 1.3 2.6 3.9, 'group-limits[][1] group-limits[][2] group-limits[][3]'",
+        "NMC, 0 0.6 1.2 1.8, 'group-limits[][1] group-limits[][2] group-limits[][3]'",
+        "NMC, 0 4.9 9.8 14.7, 'group-limits[][1] group-limits[][2] group-limits[][3]'",
+        "LFP, 0 3.88 7.76 11.64, 'group-limits[][1] group-limits[][2] group-limits[][3]'",
+        "LFP, 0 3.3 5.2 8.5, 'group-limits[][2]'",
+        "NMC, 0 2.8 5.6 8.4 10.4, 'group-limits[][4]'",
+        "NMC, 0.2 3.7 7.4 11.1, 'open[0][]'",
+        "NMC, 0.45 3.7 7.4 11.1, 'open[0][]'",
+        "NMC, -0.06 3.7 7.4 11.1, 'open[0][]'",
+        "NMC, 0.3 3.7 7.4 12.0, 'open[0][] group-limits[][3]'",
+        "NMC, 0.05 3.7 7.4 11.1, ''",
+        "NMC, 0 4.2 8.4 12.6, ''",
+        "NMC, 0 4.3, 'group-limits[][1]'",
+        "NMC, 0 2.4, 'group-limits[][1]'",
+        "NMC, 0 2.5, ''",
+        "LFP, 0 3.65, ''",
+        "LFP, 0 2.0, ''"
+    })
+    void safeIsMoreThanRightLeads(Chemistry chemistry, String readings, String said) {
+        TapVerdict verdict = TapCheck.of(read(readings), chemistry);
+        assertEquals(said, said(verdict), verdict + "");
+        assertEquals(said.isEmpty(), verdict.isSafeToPlugIn());
+    }
+
+    @RepeatedTest(400)
+    @DisplayName("whatever is read: safe only if every group and lead 0 is within its limits")
+    void safeIsNeverSaidOfAnythingBeyondItsLimits(RepetitionInfo repetition) {
+        Random random = new Random(repetition.getCurrentRepetition());
+        Chemistry chemistry = random.nextBoolean() ? Chemistry.NMC : Chemistry.LFP;
+        int series = 1 + random.nextInt(16);
+        double level = 0.3 + 4.7 * random.nextDouble();
+        double spread = random.nextInt(3) * random.nextDouble();
+        List<OptionalDouble> readings = new ArrayList<>();
+        readings.add(OptionalDouble.of(random.nextInt(2) * random.nextDouble()));
+        double sum = 0;
+        boolean isWithin = readings.get(0).orElseThrow() <= 0.05;
+        for (int group = 1; group <= series; group++) {
+            double volts = level + spread * (random.nextDouble() - 0.5);
+            // 0.02 V is more than readings are believed to be off by
+            isWithin &=
+                    volts >= chemistry.endVolts() - 0.02
+                            && volts <= chemistry.chargeLimitVolts() + 0.02;
+            sum += volts;
+            readings.add(OptionalDouble.of(sum));
+        }
+        TapVerdict verdict = TapCheck.of(readings, chemistry);
+        if (!isWithin) assertFalse(verdict.isSafeToPlugIn(), readings + ": " + verdict);
+        if (verdict.faults().isEmpty()) assertTrue(verdict.isSafeToPlugIn());
+        for (TapFault fault : verdict.faults())
+            for (int group : fault.groups()) {
+                double below = group == 1 ? 0 : readings.get(group - 1).orElseThrow();
+                double volts = readings.get(group).orElseThrow() - below;
+                boolean isBeyond = volts < 2 || volts > chemistry.chargeLimitVolts() + 0.05;
+                if (isBeyond) assertFalse(fault.sentence().contains("even it out"), verdict + "");
+            }
     }
 
     @RepeatedTest(100)

@@ -259,9 +259,11 @@ final class TapsPane extends VBox {
 
     private static String meaning(int read, int series, Optional<TapVerdict> verdict) {
         if (verdict.isPresent())
-            return verdict.get().isSafeToPlugIn()
-                    ? "Every lead is where it belongs: the plug may go in."
-                    : "Do not plug it in.";
+            return !verdict.get().isSafeToPlugIn()
+                    ? "Do not plug it in."
+                    : verdict.get().faults().isEmpty()
+                            ? "Every lead is where it belongs: the plug may go in."
+                            : "Every lead is where it belongs; even out the groups below first.";
         return read == 0
                 ? "Read lead 0 to %d against the pack’s negative before the plug goes in."
                         .formatted(series)
