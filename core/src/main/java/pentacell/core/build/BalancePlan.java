@@ -55,12 +55,12 @@ public final class BalancePlan {
                 : OptionalDouble.empty();
     }
 
-    /// How long all groups side by side take down to the end voltage at rest, in h.
+    /// How long all groups side by side take until they rest empty, in h.
     ///
     /// @param amps of the load, above 0
     public static double bottomHours(List<Group> groups, Chemistry chemistry, double amps) {
         RestCurve curve = RestCurve.of(chemistry);
-        double end = curve.share(chemistry.endVolts());
+        double end = curve.share(chemistry.restingEmptyVolts());
         double left =
                 groups.stream()
                         .mapToDouble(each ->

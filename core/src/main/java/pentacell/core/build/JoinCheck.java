@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.Chemistry;
+import pentacell.core.cell.RestingLevel;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.unit.Middle;
 
@@ -55,7 +57,9 @@ public final class JoinCheck {
         /// Only with a fuse on each.
         FUSED_ONLY,
         /// Even them out first.
-        FIRST_EVEN
+        FIRST_EVEN,
+        /// One is below its end voltage or overcharged: it is never joined.
+        NEVER
     }
 
     /// What becomes of one.
@@ -87,15 +91,18 @@ public final class JoinCheck {
     /// @param spreadVolts highest minus lowest
     /// @param settledVolts where all rest in the end
     /// @param flows of each, in their order
+    /// @param never those below the end voltage or overcharged, which are replaced
     /// @param bring those that must be brought nearer first, the farthest first
     public record Verdict(
             Level level,
             double spreadVolts,
             double settledVolts,
             List<Flow> flows,
+            List<Part> never,
             List<Bring> bring) {
         public Verdict {
             flows = List.copyOf(flows);
+            never = List.copyOf(never);
             bring = List.copyOf(bring);
         }
 
@@ -131,7 +138,8 @@ public final class JoinCheck {
     /// Judges parts that are to be joined.
     ///
     /// @param parts one or more
-    public static Verdict of(List<Part> parts, RestCurve curve) {
+    public static Verdict of(List<Part> parts, Chemistry chemistry) {
+        RestCurve curve = RestCurve.of(chemistry);
         if (parts.isEmpty()) throw new IllegalArgumentException("there is nothing to join");
         double highest = parts.stream().mapToDouble(Part::volts).max().orElseThrow();
         double lowest = parts.stream().mapToDouble(Part::volts).min().orElseThrow();
@@ -147,13 +155,19 @@ public final class JoinCheck {
                             each,
                             (each.volts() - shared) / each.ohms(),
                             1000 * held(each, each.volts(), settled, curve)));
-        Level level = level(spread);
+        List<Part> fit =
+                parts.stream()
+                        .filter(each -> RestingLevel.of(chemistry, each.volts()).mayBeEvenedOut())
+                        .toList();
+        List<Part> never = parts.stream().filter(each -> !fit.contains(each)).toList();
+        Level level = never.isEmpty() ? level(spread) : Level.NEVER;
         return new Verdict(
                 level,
                 spread,
                 settled,
                 flows,
-                level == Level.GOOD || level == Level.MAY ? List.of() : bring(parts, curve));
+                never,
+                level == Level.GOOD || level == Level.MAY ? List.of() : bring(fit, curve));
     }
 
     private static Level level(double spread) {
@@ -188,6 +202,7 @@ public final class JoinCheck {
 
     /// Those beyond what the middle of all allows; half a good difference is where they stop.
     private static List<Bring> bring(List<Part> parts, RestCurve curve) {
+        if (parts.isEmpty()) return List.of();
         double middle = Middle.of(parts.stream().mapToDouble(Part::volts).toArray());
         return parts.stream()
                 .filter(each -> Math.abs(each.volts() - middle) > MOST_VOLTS / 2)

@@ -18,7 +18,6 @@ import pentacell.core.build.JoinCheck.Part;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.circuit.RestCurve;
 import pentacell.core.conductor.Conductor;
 import pentacell.core.conductor.Material;
 import pentacell.core.conductor.Section;
@@ -242,9 +241,7 @@ public record PackToBuild(
     }
 
     private Optional<JoinCheck.Verdict> judged(List<Part> parts) {
-        return parts.isEmpty()
-                ? Optional.empty()
-                : Optional.of(JoinCheck.of(parts, RestCurve.of(chemistry)));
+        return parts.isEmpty() ? Optional.empty() : Optional.of(JoinCheck.of(parts, chemistry));
     }
 
     /// The steps of building it.

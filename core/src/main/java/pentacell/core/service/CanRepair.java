@@ -10,6 +10,7 @@ import pentacell.core.service.CanSearch.Can;
 /// @param can as it was found
 /// @param group from 0
 /// @param way what is done with it
+/// @param reason why, in words
 /// @param volts of the bar it is joined to, at rest
 /// @param inrushAmps that flow at the first moment if it were joined as it is
 /// @param allowedAmps what its fuse or itself bears
@@ -22,6 +23,7 @@ public record CanRepair(
         Can can,
         int group,
         Way way,
+        String reason,
         double volts,
         double inrushAmps,
         double allowedAmps,
@@ -29,10 +31,6 @@ public record CanRepair(
         double hours,
         int strips,
         Optional<Replacement> replacement) {
-    /// A cell cut off its bar and below that has a short inside, in V (common practice: recycled
-    /// below 1 V).
-    public static final double DEAD_VOLTS = 1.0;
-
     /// Brought nearer at this part of its capacity an hour (common practice: 0.2 C).
     private static final double GENTLY_AN_HOUR = 0.2;
 
@@ -42,7 +40,9 @@ public record CanRepair(
         RECONNECT("join it again"),
         /// Bring it to the bar's voltage, then join it.
         BRING_FIRST("bring it to the bar's voltage, then join it"),
-        /// It has a short inside.
+        /// It lost charge by itself since it came off.
+        TEST_FIRST("test its capacity and hold first"),
+        /// It is below the end voltage, overcharged, or warms itself.
         REPLACE("replace it");
 
         private final String words;

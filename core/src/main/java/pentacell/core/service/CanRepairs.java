@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.IntStream;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.JoinCheck;
 import pentacell.core.build.JoinCheck.Part;
@@ -15,35 +16,49 @@ import pentacell.core.build.SwapAdvice;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.cell.RestingLevel;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.grade.JudgedStock;
+import pentacell.core.prove.GroupLog;
 import pentacell.core.service.CanRepair.Replacement;
 import pentacell.core.service.CanRepair.Way;
 import pentacell.core.service.CanSearch.Can;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Quantity;
 
 /// What is done with the cans that searches found.
 ///
-/// A can that hangs on nothing is joined again when what flows at the first moment is no more than
-/// its fuse, and itself, bear; else it is brought to the voltage of the bar first. One that is
-/// empty has a short inside, and one that warms itself is on the way to it: another cell takes the
-/// place, brought to within 0.02 V of the bar.
+/// A can that hangs on nothing keeps the charge it had when it came off. It is joined again when
+/// what flows at the first moment is no more than its fuse, and itself, bear; else it is brought to
+/// the voltage of the bar first. One that reads lower than its group ever was since has lost charge
+/// by itself: it is tested first. One below its end voltage or overcharged, and one that warms
+/// itself, is replaced by a cell brought to within 0.02 V of the bar.
 ///
 /// @param judged how the cells of the state stand
 /// @param layout the pack was built in, when that is known
+/// @param since what was read of the pack since it was mended last; empty when nothing was
 record CanRepairs(
         WorkshopState state,
         JudgedStock judged,
         PackToBuild built,
         Optional<Arrangement> layout,
+        Optional<Timeline> since,
         RestCurve curve) {
+    /// A can this far under its group's lowest state lost charge by itself, in V: what a resting
+    /// voltage reckoned from a loaded one is off by.
+    private static final double LOST_VOLTS = 0.03;
+
     CanRepairs(
             WorkshopState state,
             JudgedStock judged,
             PackToBuild built,
-            Optional<Arrangement> layout) {
-        this(state, judged, built, layout, RestCurve.of(built.chemistry()));
+            Optional<Arrangement> layout,
+            Optional<Timeline> since) {
+        this(state, judged, built, layout, since, RestCurve.of(built.chemistry()));
     }
+
+    /// What is done with a can, and why.
+    private record Verdict(Way way, String reason) {}
 
     /// What is done with those found off their bar, in their order.
     List<CanRepair> ofJoints(CanSearch search) {
@@ -56,21 +71,68 @@ record CanRepairs(
         for (Can can : search.found()) {
             PackToBuild.Unit unit = unit(search.group(), can.cell());
             double volts = can.read().orElse(bar);
-            boolean isDead = volts < CanRepair.DEAD_VOLTS;
             double inrush = inrush(search.group(), unit, volts, bar, off);
-            double allowed = allowedAmps(unit);
-            boolean mayJoin = Math.abs(inrush) <= allowed;
+            Verdict verdict = verdict(search.group(), unit, volts, inrush, off);
             repairs.add(
                     repair(
                             search,
                             can,
-                            isDead ? Way.REPLACE : mayJoin ? Way.RECONNECT : Way.BRING_FIRST,
+                            verdict,
                             bar,
                             inrush,
-                            isDead || mayJoin ? 0 : milliampHours(unit.ampHours(), volts, bar),
+                            verdict.way() == Way.BRING_FIRST
+                                    ? milliampHours(unit.ampHours(), volts, bar)
+                                    : 0,
                             taken));
         }
         return repairs;
+    }
+
+    private Verdict verdict(
+            int group, PackToBuild.Unit unit, double volts, double inrush, Set<CellId> off) {
+        RestingLevel level = RestingLevel.of(built.chemistry(), volts);
+        if (level == RestingLevel.OVERCHARGED)
+            return new Verdict(
+                    Way.REPLACE,
+                    "overcharged, its limit is "
+                            + Quantity.VOLTAGE.text(built.chemistry().chargeLimitVolts(), 2));
+        if (!level.mayBeEvenedOut())
+            return new Verdict(
+                    Way.REPLACE,
+                    "below its end voltage of "
+                            + Quantity.VOLTAGE.text(built.chemistry().endVolts(), 2));
+        OptionalDouble lowest = lowestState(group, off);
+        if (lowest.isPresent() && volts < lowest.getAsDouble() - LOST_VOLTS)
+            return new Verdict(
+                    Way.TEST_FIRST,
+                    "its group was never below %s at rest, so it lost charge by itself"
+                            .formatted(Quantity.VOLTAGE.text(lowest.getAsDouble(), 2)));
+        return Math.abs(inrush) <= allowedAmps(unit)
+                ? new Verdict(Way.RECONNECT, "what flows at first is borne")
+                : new Verdict(Way.BRING_FIRST, "more would flow at first than it bears");
+    }
+
+    /// The lowest that a group rested at since it was mended last, in V: what it read under load is
+    /// freed of the drop in its cells, V + I·R.
+    private OptionalDouble lowestState(int group, Set<CellId> off) {
+        if (since.isEmpty()) return OptionalDouble.empty();
+        GroupLog log = since.get().log();
+        double ohms = ohms(group, off);
+        return IntStream.range(0, log.size())
+                .mapToDouble(
+                        i -> log.volts().get(group).get(i) + Math.max(0, log.amps().get(i)) * ohms)
+                .filter(Double::isFinite)
+                .min();
+    }
+
+    /// What the cells on the bar have side by side, in Ω.
+    private double ohms(int group, Set<CellId> off) {
+        double conductance =
+                built.groups().get(group).stream()
+                        .filter(each -> !off.contains(each.id()))
+                        .mapToDouble(each -> 1 / built.part(each, 0).ohms())
+                        .sum();
+        return conductance > 0 ? 1 / conductance : 0;
     }
 
     /// What is done with those found warm, in their order.
@@ -80,21 +142,29 @@ record CanRepairs(
         List<CanRepair> repairs = new ArrayList<>();
         Set<CellId> taken = new HashSet<>();
         for (Can can : search.found())
-            repairs.add(repair(search, can, Way.REPLACE, bar, 0, 0, taken));
+            repairs.add(
+                    repair(
+                            search,
+                            can,
+                            new Verdict(Way.REPLACE, "warms itself"),
+                            bar,
+                            0,
+                            0,
+                            taken));
         return repairs;
     }
 
     private CanRepair repair(
             CanSearch search,
             Can can,
-            Way way,
+            Verdict verdict,
             double bar,
             double inrush,
             double milliampHours,
             Set<CellId> taken) {
         PackToBuild.Unit unit = unit(search.group(), can.cell());
         Optional<Replacement> replacement =
-                way == Way.REPLACE
+                verdict.way() == Way.REPLACE
                         ? SwapAdvice.replacing(
                                         state, judged, built.pack().name(), can.cell(), taken)
                                 .map(swap -> replacement(swap, bar))
@@ -103,7 +173,8 @@ record CanRepairs(
         return new CanRepair(
                 can,
                 search.group(),
-                way,
+                verdict.way(),
+                verdict.reason(),
                 bar,
                 inrush,
                 allowedAmps(unit),
@@ -143,18 +214,15 @@ record CanRepairs(
     /// What flows at the first moment from a can to the others of its group.
     private double inrush(
             int group, PackToBuild.Unit unit, double volts, double bar, Set<CellId> off) {
-        double conductance = 0;
-        double ampHours = 0;
-        int cans = 0;
-        for (PackToBuild.Unit other : built.groups().get(group)) {
-            if (off.contains(other.id())) continue;
-            conductance += 1 / built.part(other, bar).ohms();
-            ampHours += other.ampHours();
-            cans += other.cans();
-        }
-        if (cans == 0) return 0;
-        Part rest = new Part(new CellId("rest"), bar, ampHours, 1 / conductance, cans);
-        return JoinCheck.of(List.of(built.part(unit, volts), rest), curve)
+        List<PackToBuild.Unit> on =
+                built.groups().get(group).stream()
+                        .filter(each -> !off.contains(each.id()))
+                        .toList();
+        if (on.isEmpty()) return 0;
+        double ampHours = on.stream().mapToDouble(PackToBuild.Unit::ampHours).sum();
+        int cans = on.stream().mapToInt(PackToBuild.Unit::cans).sum();
+        Part rest = new Part(new CellId("rest"), bar, ampHours, ohms(group, off), cans);
+        return JoinCheck.of(List.of(built.part(unit, volts), rest), built.chemistry())
                 .flows()
                 .get(0)
                 .firstAmps();

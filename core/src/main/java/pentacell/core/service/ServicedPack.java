@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.RestingLevel;
 import pentacell.core.grade.JudgedStock;
 import pentacell.core.need.Need;
 import pentacell.core.state.WorkshopState;
@@ -110,15 +111,13 @@ public record ServicedPack(
     }
 
     private static Optional<Timeline> lookedThrough(Timeline history, PackInUse use) {
-        Optional<Timeline> since =
-                use.lastChange().isPresent()
-                        ? history.since(use.lastChange().get())
-                        : Optional.of(history);
-        return since.flatMap(part ->
-                part.stretches().stream()
-                        .filter(each ->
-                                each.log().size() >= LEAST_READINGS && each.days() >= LEAST_DAYS)
-                        .reduce((one, next) -> next));
+        return sinceMended(history, use)
+                .flatMap(part ->
+                        part.stretches().stream()
+                                .filter(each ->
+                                        each.log().size() >= LEAST_READINGS
+                                                && each.days() >= LEAST_DAYS)
+                                .reduce((one, next) -> next));
     }
 
     private static SortedMap<Integer, GroupTrend> trends(PackInUse use, int series) {
@@ -232,7 +231,13 @@ public record ServicedPack(
     ///
     /// @param judged how the cells of the state stand
     public List<CanRepair> repairs(WorkshopState state, JudgedStock judged) {
-        CanRepairs repairs = new CanRepairs(state, judged, built, layout);
+        CanRepairs repairs =
+                new CanRepairs(
+                        state,
+                        judged,
+                        built,
+                        layout,
+                        history.flatMap(all -> sinceMended(all, use)));
         List<CanRepair> all = new ArrayList<>();
         for (int group = 0; group < built.groups().size(); group++) {
             all.addAll(repairs.ofJoints(brokenJoints(group)));
@@ -241,12 +246,21 @@ public record ServicedPack(
         return List.copyOf(all);
     }
 
+    /// What was read since something was mended last.
+    private static Optional<Timeline> sinceMended(Timeline history, PackInUse use) {
+        return use.lastChange().isPresent()
+                ? history.since(use.lastChange().get())
+                : Optional.of(history);
+    }
+
     /// What becomes of its cells when it is taken apart.
     public EndOfLife endOfLife(WorkshopState state) {
         Map<CellId, String> out = new HashMap<>();
         for (int group = 0; group < built.groups().size(); group++) {
             for (CanSearch.Can each : brokenJoints(group).found())
-                if (each.read().orElse(CanRepair.DEAD_VOLTS) < CanRepair.DEAD_VOLTS)
+                if (!each.read().isPresent()
+                        || !RestingLevel.of(built.chemistry(), each.read().getAsDouble())
+                                .mayBeEvenedOut())
                     out.put(
                             each.cell(),
                             "read " + Quantity.VOLTAGE.text(each.read().getAsDouble()));

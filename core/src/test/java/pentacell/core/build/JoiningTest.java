@@ -53,7 +53,7 @@ final class JoiningTest {
     void differencesAreJudged(
             double low, double high, Level level, boolean bare, boolean withFuses) {
         Verdict verdict =
-                JoinCheck.of(List.of(part(1, low, 2, 0.05), part(2, high, 2, 0.05)), CURVE);
+                JoinCheck.of(List.of(part(1, low, 2, 0.05), part(2, high, 2, 0.05)), Chemistry.NMC);
         assertEquals(level, verdict.level());
         assertEquals(bare, verdict.mayJoin(false));
         assertEquals(withFuses, verdict.mayJoin(true));
@@ -73,7 +73,7 @@ final class JoiningTest {
                             random.nextDouble(3.2, 4.15),
                             random.nextDouble(1, 3),
                             random.nextDouble(0.02, 0.1)));
-        Verdict verdict = JoinCheck.of(parts, CURVE);
+        Verdict verdict = JoinCheck.of(parts, Chemistry.NMC);
         double amps = 0;
         double charge = 0;
         for (JoinCheck.Flow flow : verdict.flows()) {
@@ -96,9 +96,32 @@ final class JoiningTest {
                         List.of(
                                 new Part(new CellId("G-1"), 3.753, 22, 0.005, 10),
                                 new Part(new CellId("G-2"), 3.786, 22, 0.005, 10)),
-                        CURVE);
+                        Chemistry.NMC);
         assertEquals(3.3, groups.mostAmps(), 1e-9);
         assertEquals(0.33, groups.mostAmpsOfACan(), 1e-9);
+    }
+
+    @ParameterizedTest(name = "{0} at {1} V: never {2}")
+    @DisplayName("what is below its end voltage or overcharged is never evened out")
+    @CsvSource({
+        "NMC, 1.0, true", "NMC, 2.49, true", "NMC, 2.5, false", "NMC, 4.25, false",
+        "NMC, 4.26, true", "NMC, 4.4, true", "LFP, 1.99, true", "LFP, 2.0, false",
+        "LFP, 3.7, false", "LFP, 3.71, true"
+    })
+    void somePartsAreNeverJoined(Chemistry chemistry, double volts, boolean never) {
+        double others = chemistry.nominalVolts();
+        Part odd = part(9, volts, 2, 0.05);
+        Verdict verdict =
+                JoinCheck.of(
+                        List.of(part(1, others, 2, 0.05), part(2, others, 2, 0.05), odd),
+                        chemistry);
+        assertEquals(never ? List.of(odd) : List.of(), verdict.never());
+        assertEquals(never, verdict.level() == Level.NEVER);
+        assertEquals(never ? 0 : 1, verdict.bring().size());
+        assertFalse(verdict.mayJoin(true));
+        // nor when all are as bad
+        Verdict all = JoinCheck.of(List.of(odd, part(8, volts, 2, 0.05)), chemistry);
+        assertEquals(!never, all.mayJoin(false));
     }
 
     @Test
@@ -106,7 +129,7 @@ final class JoiningTest {
         List<Part> parts = new ArrayList<>();
         for (int i = 0; i < 5; i++) parts.add(part(i, 3.90, 2, 0.05));
         parts.add(part(9, 3.60, 2, 0.05));
-        Verdict verdict = JoinCheck.of(parts, CURVE);
+        Verdict verdict = JoinCheck.of(parts, Chemistry.NMC);
         assertEquals(1, verdict.bring().size());
         JoinCheck.Bring bring = verdict.bring().get(0);
         assertEquals("C-9", bring.part().id().text());
@@ -126,7 +149,7 @@ final class JoiningTest {
         assertTrue(hours > 0.95 * left && hours < 1.2 * left, hours + " h for " + left);
         assertTrue(hours / 24 > 2);
         assertEquals(
-                560 * (CURVE.share(3.7) - CURVE.share(Chemistry.NMC.endVolts())) / 10,
+                560 * (CURVE.share(3.7) - CURVE.share(Chemistry.NMC.restingEmptyVolts())) / 10,
                 BalancePlan.bottomHours(groups, Chemistry.NMC, 10),
                 1e-9);
     }

@@ -20,11 +20,11 @@ import pentacell.core.pack.Selection;
 import pentacell.core.state.WorkshopState;
 
 /// The pack that service is tried on.
-final class GatePack {
+public final class GatePack {
     private GatePack() {}
 
-    static final String PACK = "Gate";
-    static final int SERIES = 3;
+    public static final String PACK = "Gate";
+    public static final int SERIES = 3;
     static final int ROWS = 4;
     static final int COLUMNS = 3;
     static final double OHMS = 0.05;
@@ -34,7 +34,7 @@ final class GatePack {
     }
 
     /// Three groups of twelve, laid out in blocks, and four cells beside.
-    static Journal pack() {
+    public static Journal pack() {
         Journal journal = new Journal().model("Quill Q22", Chemistry.NMC, 2200);
         List<List<CellId>> groups = new ArrayList<>();
         List<List<Spot>> places = new ArrayList<>();

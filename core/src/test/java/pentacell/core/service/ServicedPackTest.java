@@ -102,7 +102,17 @@ final class ServicedPackTest {
     }
 
     @ParameterizedTest(name = "at {0} V: {1}")
-    @CsvSource({"3.64, RECONNECT", "3.30, BRING_FIRST", "0.02, REPLACE"})
+    @CsvSource({
+        "3.64, RECONNECT",
+        "3.30, BRING_FIRST",
+        "2.5, BRING_FIRST",
+        "2.49, REPLACE",
+        "1.0, REPLACE",
+        "0.02, REPLACE",
+        "4.24, BRING_FIRST",
+        "4.26, REPLACE",
+        "4.4, REPLACE"
+    })
     void aCanIsJoinedAgainWhenItsInrushIsBorne(double volts, Way way) {
         Journal journal = pack();
         for (int can = 0; can < ROWS * COLUMNS; can++)
@@ -120,7 +130,7 @@ final class ServicedPackTest {
         if (way == Way.BRING_FIRST) {
             assertEquals(
                     2000 * (curve.share(3.72) - curve.share(volts)), repair.milliampHours(), 1);
-            assertEquals(repair.milliampHours() / 400, repair.hours(), 1e-9, "at 0.2 C");
+            assertEquals(Math.abs(repair.milliampHours()) / 400, repair.hours(), 1e-9, "at 0.2 C");
         }
         assertEquals(way == Way.REPLACE, repair.replacement().isPresent());
         repair.replacement()
@@ -132,6 +142,31 @@ final class ServicedPackTest {
         EndOfLife end = pack.endOfLife(state);
         assertEquals(way == Way.REPLACE ? 1 : 0, end.recycled().size());
         assertEquals(36 - end.recycled().size(), end.kept().size());
+    }
+
+    @ParameterizedTest(name = "reads {0} V, its group was at {1} V under {2} A: {3}")
+    @DisplayName("a can cut off its bar keeps its charge: what reads lower lost it by itself")
+    @CsvSource({
+        "3.40, 3.30, 0, BRING_FIRST",
+        "3.40, 3.60, 0, TEST_FIRST",
+        "3.64, 3.70, 0, TEST_FIRST",
+        // 2.2 A each through 50 mΩ: it would rest at 3.56 V
+        "3.50, 3.45, 26.4, TEST_FIRST",
+        "3.55, 3.45, 26.4, BRING_FIRST"
+    })
+    void aCanBelowEveryStateOfItsGroupIsTested(double volts, double low, double amps, Way way) {
+        Journal journal = pack();
+        for (double seen : new double[] {3.9, low, 3.72}) {
+            List<Double> groups = new ArrayList<>();
+            for (int group = 0; group < 3; group++) groups.add(seen);
+            journal.log(new UseFact.GroupsSeen(PACK, seen == low ? amps : 0, groups));
+        }
+        for (int can = 0; can < ROWS * COLUMNS; can++)
+            journal.log(new UseFact.CanProbed(PACK, cell(2, can), can == 7 ? volts : 3.72));
+        WorkshopState state = journal.state();
+        CanRepair repair = judged(journal).repairs(state, JudgedStock.of(state)).get(0);
+        assertEquals(way, repair.way(), repair + "");
+        assertEquals(0 == repair.milliampHours(), way == Way.TEST_FIRST);
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
@@ -196,12 +197,13 @@ final class JoiningPane extends VBox {
     private String words(Row row) {
         if (row.verdict().isEmpty()) return "not read yet";
         Verdict verdict = row.verdict().get();
+        boolean mayEver = verdict.level() != JoinCheck.Level.NEVER;
         OptionalDouble fuse =
                 model.builtProperty()
                         .get()
                         .map(PackToBuild::cellFuseAmps)
                         .orElse(OptionalDouble.empty());
-        if (fuse.isPresent() && verdict.mostAmpsOfACan() > fuse.getAsDouble())
+        if (mayEver && fuse.isPresent() && verdict.mostAmpsOfACan() > fuse.getAsDouble())
             return "■ the fuse on a cell would open, at %s"
                     .formatted(Quantity.CURRENT.text(fuse.getAsDouble(), 1));
         Optional<JoinCheck.Flow> tooMuch = verdict.tooMuch();
@@ -210,11 +212,17 @@ final class JoiningPane extends VBox {
                     .formatted(
                             Quantity.CURRENT.text(Math.abs(tooMuch.get().firstAmps())),
                             tooMuch.get().part().id());
-        return switch (row.verdict().get().level()) {
+        return switch (verdict.level()) {
             case GOOD -> row.read() < row.of() ? "good as far as read" : "join them";
             case MAY -> "may be joined; a little flows";
             case FUSED_ONLY -> "▲ only with a fuse on each";
             case FIRST_EVEN -> "■ even them out first";
+            case NEVER ->
+                    "■ never join %s: below the end voltage or overcharged"
+                            .formatted(
+                                    verdict.never().stream()
+                                            .map(each -> each.id().text())
+                                            .collect(Collectors.joining(", ")));
         };
     }
 
@@ -229,6 +237,10 @@ final class JoiningPane extends VBox {
                                         .isPresent())
                         .map(row -> row.name().replace("Group ", ""))
                         .toList();
+        if (rows.stream()
+                .flatMap(row -> row.verdict().stream())
+                .anyMatch(each -> each.level() == JoinCheck.Level.NEVER))
+            return "Cells below the end voltage or overcharged are never joined: test or replace them, then match again.";
         if (!not.isEmpty())
             return "Do not join %s yet: cells more than %s apart."
                     .formatted(
@@ -335,10 +347,10 @@ final class JoiningPane extends VBox {
                                         time(known.getAsDouble()));
             }
             case BOTTOM ->
-                    "Bottom balance: %s side by side down to %s at %s: %s. Charge it in full view afterwards, groups watched."
+                    "Bottom balance: %s side by side until they rest at %s, at %s: %s. Charge it in full view afterwards, groups watched."
                             .formatted(
                                     Quantity.CHARGE.text(ampHours),
-                                    Quantity.VOLTAGE.text(pack.chemistry().endVolts(), 2),
+                                    Quantity.VOLTAGE.text(pack.chemistry().restingEmptyVolts(), 2),
                                     Quantity.CURRENT.text(amps),
                                     time(BalancePlan.bottomHours(groups, pack.chemistry(), amps)));
             case BOARD ->

@@ -13,6 +13,7 @@ import pentacell.core.service.CanRepair.Replacement;
 import pentacell.core.service.ServicedPack;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
+import pentacell.core.unit.Sentence;
 import pentacell.core.use.PackInUse;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.FittedTable;
@@ -101,10 +102,7 @@ final class RepairPane extends VBox {
             repair.replacement()
                     .ifPresent(each -> {
                         ReasonField reason = new ReasonField("repair-reason-" + id);
-                        reason.setText(
-                                model.sought() == ServiceModel.Sought.HEATER
-                                        ? "warms itself"
-                                        : "short inside");
+                        reason.setText(repair.reason());
                         block.getChildren()
                                 .add(
                                         ControlRow.of(
@@ -150,8 +148,13 @@ final class RepairPane extends VBox {
                                     Quantity.HOURS.text(repair.hours()),
                                     NEAR,
                                     Quantity.VOLTAGE.text(repair.volts()));
+            case TEST_FIRST ->
+                    inrush
+                            + " %s: take it out, test its capacity and hold. Only a cell that holds goes back, brought within %s of the bar."
+                                    .formatted(Sentence.begin(repair.reason()), NEAR);
             case REPLACE ->
-                    out(repair)
+                    "%s. ".formatted(Sentence.begin(repair.reason()))
+                            + out(repair)
                             + repair.replacement()
                                     .map(each -> coming(each, repair.volts()))
                                     .orElse(
