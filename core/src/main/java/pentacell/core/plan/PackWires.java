@@ -52,9 +52,11 @@ final class PackWires {
     /// Layers that the steady current takes in each bridge.
     static int layers(CheckSheet sheet) {
         Wiring wiring = sheet.need.wiring();
-        double one = strip(wiring, 1).allowed().amps();
         double each = sheet.steadyAmps() / bridges(wiring, sheet.option.parallel());
-        return Math.clamp((long) Math.ceil(each / one - 1e-9), 1, MOST_STRIPS);
+        int layers = 1;
+        while (layers < MOST_STRIPS && strip(wiring, layers).allowed().amps() < each - 1e-9)
+            layers++;
+        return layers;
     }
 
     static Conductor lead(double squareMillimetres, double metres) {
@@ -71,6 +73,11 @@ final class PackWires {
     /// A fuse's rating as it is written on it.
     static String rating(double amps) {
         return Quantity.CURRENT.text(amps, amps == Math.rint(amps) ? 0 : 1);
+    }
+
+    /// The direct voltage that a pack's fuse must be able to break, in whole volts, rounded up.
+    static String fuseVolts(PackPlan.Option option) {
+        return Quantity.VOLTAGE.text(Math.ceil(option.fullVolts() - 1e-9), 0);
     }
 
     /// The section of the leads: as said, else the smallest that the fuse protects and that loses

@@ -121,7 +121,7 @@ public record PartsList(List<Line> lines, Optional<String> currency) {
                 "%s, %s DC"
                         .formatted(
                                 PackWires.rating(PackWires.mainFuseAmps(sheet)),
-                                Quantity.VOLTAGE.text(option.fullVolts(), 0)),
+                                PackWires.fuseVolts(option)),
                 1);
         to.add(Part.CONNECTOR, CheckSheet.amps(amps) + " or more", 1);
         to.add(Part.RING, "on every positive end", cells);

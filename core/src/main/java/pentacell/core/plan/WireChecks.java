@@ -3,6 +3,7 @@ package pentacell.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import pentacell.core.conductor.Allowed;
 import pentacell.core.conductor.Conductor;
 import pentacell.core.need.CellFuse;
 import pentacell.core.need.Wiring;
@@ -30,7 +31,8 @@ final class WireChecks {
         Wiring wiring = sheet.need.wiring();
         int bridges = PackWires.bridges(wiring, sheet.option.parallel());
         int layers = PackWires.layers(sheet);
-        double allowed = PackWires.strip(wiring, layers).allowed().amps();
+        Allowed strip = PackWires.strip(wiring, layers).allowed();
+        double allowed = strip.amps();
         double each = sheet.steadyAmps() / bridges;
         String words =
                 "%s from group to group, each of %s of %s, %s × %s mm: %s in each bridge"
@@ -50,7 +52,7 @@ final class WireChecks {
                         CheckSheet.amps(each),
                         OptionalDouble.of((allowed - each) / allowed),
                         isBar ? words + "; take copper strip, a bus bar, or more bridges" : words,
-                        "6 A a nickel strip of 0.15 × 8 mm, common practice",
+                        strip.rule(),
                         allowed,
                         each));
     }
@@ -59,7 +61,8 @@ final class WireChecks {
         Wiring wiring = sheet.need.wiring();
         double area = PackWires.leadSquareMillimetres(sheet);
         Conductor lead = PackWires.lead(area, wiring.leadMetres());
-        double allowed = lead.allowed().amps();
+        Allowed bears = lead.allowed();
+        double allowed = bears.amps();
         String size =
                 "%s mm² of copper (about AWG %s)"
                         .formatted(
@@ -80,7 +83,7 @@ final class WireChecks {
                                 PackWires.rating(fuse)),
                 "%s bears %s, too little for a fuse of %s: thicker leads"
                         .formatted(size, CheckSheet.amps(allowed), PackWires.rating(fuse)),
-                "IEC 60364-5-52, method C, from memory");
+                bears.rule());
         double drop = 2 * lead.ohms(PackWires.WARM_CELSIUS) * sheet.steadyAmps();
         double share = 100 * drop / sheet.lowestVolts();
         String words =
@@ -112,7 +115,7 @@ final class WireChecks {
                         "a fuse of %s for at least %s DC, right at the pack; a short can draw about %s, which it must be able to break"
                                 .formatted(
                                         PackWires.rating(fuse),
-                                        Quantity.VOLTAGE.text(sheet.option.fullVolts(), 0),
+                                        PackWires.fuseVolts(sheet.option),
                                         Quantity.CURRENT.text(shorted, 0)),
                         "80 % of a fuse's rating for long, all of it for moments: common practice",
                         least,

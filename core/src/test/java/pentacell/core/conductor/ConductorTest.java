@@ -1,6 +1,7 @@
 package pentacell.core.conductor;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -73,15 +74,51 @@ final class ConductorTest {
                         .isEmpty());
     }
 
-    @ParameterizedTest(name = "{0} of nickel 0.15 × 8 mm: {1} to {2} A")
-    @DisplayName("a nickel strip carries 5 to 7 A, layers add up (common practice)")
-    @CsvSource({"1, 5, 7", "2, 10, 14", "4, 20, 28"})
-    void strips(int layers, double least, double most) {
-        double amps =
-                new Conductor(Material.NICKEL, new Section.Strip(8, 0.15), 0.02, layers)
-                        .allowed()
-                        .amps();
-        assertTrue(amps >= least && amps <= most, amps + " A");
+    @Test
+    @DisplayName("a nickel strip of 8 × 0.15 mm carries 5 to 7 A (common practice)")
+    void theUsualStrip() {
+        Allowed strip = strip(Material.NICKEL, 8, 0.15, 1);
+        assertEquals(6, strip.amps(), 1e-9);
+        assertFalse(strip.rule().contains("ends at"), strip.rule());
+    }
+
+    @ParameterizedTest(name = "{0} × {1} mm of copper: at most {2} A")
+    @DisplayName("one bare copper bar, DIN 43671 (from memory): ours stay below")
+    @CsvSource({"20, 5, 275", "40, 10, 715"})
+    void busbars(double width, double thickness, double amps) {
+        Allowed bar = strip(Material.COPPER, width, thickness, 1);
+        assertTrue(bar.amps() > 0.65 * amps && bar.amps() <= amps, bar + "");
+        assertTrue(bar.rule().contains("ends at"), bar.rule());
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {2, 4, 50})
+    void layersAreOneThickerStrip(int layers) {
+        double thick = strip(Material.NICKEL, 8, 0.15 * layers, 1).amps();
+        double stacked = strip(Material.NICKEL, 8, 0.15, layers).amps();
+        assertEquals(thick, stacked, 1e-9);
+        // equal heat for each mm² of surface: I²·ρ ÷ (area · perimeter)
+        double area = 8 * 0.15 * layers;
+        double perimeter = 2 * (8 + 0.15 * layers);
+        assertEquals(36 / (1.2 * 16.3), stacked * stacked / (area * perimeter), 1e-9);
+    }
+
+    private static Allowed strip(Material material, double width, double thickness, int layers) {
+        return new Conductor(material, new Section.Strip(width, thickness), 0.02, layers).allowed();
+    }
+
+    @ParameterizedTest(name = "{0} mm²: {1} A")
+    @DisplayName("rows of IEC 60364-5-52, method C (from memory), and below them half")
+    @CsvSource({
+        "0.05, 0.88, begins", "0.49, 4.4, begins", "0.5, 9, begins", "1, 15, begins",
+        "1.5, 19.5, method", "6, 46, method", "120, 299, method", "150, 344, ends"
+    })
+    void wires(double area, double amps, String rule) {
+        Allowed allowed = copper(new Section.Area(area), 1).allowed();
+        assertEquals(amps, allowed.amps(), 0.02 * amps);
+        assertTrue(allowed.rule().contains(rule), allowed.rule());
+        boolean isInTable = rule.equals("method");
+        assertEquals(isInTable, !allowed.rule().contains("carried on"), allowed.rule());
     }
 
     @ParameterizedTest

@@ -63,8 +63,8 @@ final class PackChecksTest {
     }
 
     @ParameterizedTest(name = "{0} W over {1} bridges: {2} layers")
-    @DisplayName("a nickel strip of 0.15 × 8 mm carries 6 A (common practice)")
-    @CsvSource({"120, 1, 1", "130, 1, 2", "250, 2, 1", "260, 2, 2", "1300, 4, 3"})
+    @DisplayName("a nickel strip of 0.15 × 8 mm carries 6 A (common practice), layers as one strip")
+    @CsvSource({"120, 1, 1", "130, 1, 2", "250, 2, 1", "260, 2, 2", "1300, 4, 7"})
     void stripsAreLayered(double watts, int bridges, int layers) {
         Need need =
                 need(watts, watts)
@@ -79,6 +79,12 @@ final class PackChecksTest {
         Checked strip = check(need, 60, Check.STRIP);
         assertTrue(strip.sentence().contains("each of " + layers + " layer"), strip.sentence());
         assertTrue(strip.margin().orElseThrow() >= -1e-9);
+    }
+
+    @Test
+    void theFuseBreaksAtLeastTheFullVoltage() {
+        String sentence = check(need(160, 160), 10, Check.MAIN_FUSE).sentence();
+        assertTrue(sentence.contains("for at least 30\u00a0V DC"), "full at 29.4 V: " + sentence);
     }
 
     @ParameterizedTest(name = "{0} W: fuse {1}, leads {2}")
