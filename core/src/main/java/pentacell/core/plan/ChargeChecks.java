@@ -26,7 +26,7 @@ public final class ChargeChecks {
     /// Where the usual charger stops, of the cell's capacity an hour (common practice).
     private static final double END_AN_HOUR = 0.05;
 
-    private static final double SAME_VOLTS = 0.1;
+    private static final double HAIR = 1e-9;
     private static final double MOST_HOURS = 1000;
     private static final double STEP_SECONDS = 20;
 
@@ -88,13 +88,13 @@ public final class ChargeChecks {
     private static void volts(CheckSheet sheet, Charger charger) {
         Option option = sheet.option;
         double off = charger.volts() - option.fullVolts();
-        boolean isRight = Math.abs(off) <= SAME_VOLTS;
+        boolean isRight = fits(charger, option);
         String sentence =
                 isRight
                         ? "%s fills %dS"
                                 .formatted(CheckSheet.volts(charger.volts()), option.series())
                         : off > 0
-                                ? "a charger of %s overcharges %dS, which is full at %s: never use it"
+                                ? "a charger of %s overcharges %dS, which is full at %s (15 mV a cell are tolerated): never use it"
                                         .formatted(
                                                 CheckSheet.volts(charger.volts()),
                                                 option.series(),
@@ -117,6 +117,12 @@ public final class ChargeChecks {
                         charger.volts()));
     }
 
+    /// Whether it ends within the tolerance of every cell.
+    private static boolean fits(Charger charger, Option option) {
+        double tolerance = Chemistry.CHARGER_TOLERANCE_VOLTS * option.series();
+        return Math.abs(charger.volts() - option.fullVolts()) <= tolerance + HAIR;
+    }
+
     /// How long the charger takes from empty until its current has tapered off, in h; empty without
     /// a charger, or when it does not fill this pack.
     public static OptionalDouble chargeHours(Option option, Need need, CellSupply supply) {
@@ -130,7 +136,7 @@ public final class ChargeChecks {
     private static Optional<Charged> charge(Option option, Need need, CellSupply supply) {
         if (need.charger().isEmpty()) return Optional.empty();
         Charger charger = need.charger().get();
-        if (Math.abs(charger.volts() - option.fullVolts()) > SAME_VOLTS) return Optional.empty();
+        if (!fits(charger, option)) return Optional.empty();
         MeanCell cell = supply.mean(option.cells());
         Chemistry chemistry = need.chemistry();
         double amps = Math.min(charger.amps(), supplyAmps(charger)) / option.parallel();

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.Chemistry;
 import pentacell.core.journal.Origin;
 import pentacell.core.need.Need;
 import pentacell.core.proof.ChargeRun;
@@ -230,19 +231,25 @@ public record PackVerdict(Level level, List<Seen> checks) {
                                         Level.LIMITS,
                                         "it tripped: charge at fewer amps, or from a larger one"));
                     if (seen.volts().isEmpty()) return;
-                    double limit =
-                            pack.built().groups().size()
-                                    * pack.built().chemistry().chargeLimitVolts();
-                    double over = seen.volts().getAsDouble() - limit;
+                    int series = pack.built().groups().size();
+                    double limit = series * pack.built().chemistry().chargeLimitVolts();
+                    double tolerance = series * Chemistry.CHARGER_TOLERANCE_VOLTS;
+                    boolean isOver = seen.volts().getAsDouble() > limit + tolerance + 1e-9;
                     checks.add(
                             new Seen(
                                     "Charger",
-                                    over > 0.01 * limit ? Level.NOT_YET : Level.FIT,
-                                    "ends at %s; the pack's limit is %s"
+                                    isOver ? Level.NOT_YET : Level.FIT,
+                                    "ends at %s; the pack's limit is %s%s"
                                             .formatted(
                                                     Quantity.VOLTAGE.text(
                                                             seen.volts().getAsDouble(), 2),
-                                                    Quantity.VOLTAGE.text(limit, 2))));
+                                                    Quantity.VOLTAGE.text(limit, 2),
+                                                    isOver
+                                                            ? " and at most %s above it is tolerated: do not use this charger"
+                                                                    .formatted(
+                                                                            Quantity.VOLTAGE.text(
+                                                                                    tolerance, 2))
+                                                            : "")));
                 });
     }
 

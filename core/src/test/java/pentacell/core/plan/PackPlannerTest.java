@@ -259,9 +259,12 @@ final class PackPlannerTest {
     }
 
     @ParameterizedTest(name = "{0} V {1} A of {2} W: {3}")
-    @DisplayName("chargers and their supplies: 80 % of the rating, 0.5 C (common practice)")
+    @DisplayName("15 mV a cell, 80 % of the supply's rating, 0.5 C (common practice)")
     @CsvSource({
         "29.4, 5, 200, ''",
+        "29.5, 5, 200, ''",
+        "29.51, 5, 200, CHARGER_VOLTS",
+        "29.29, 5, 200, CHARGER_VOLTS",
         "25.2, 5, 200, CHARGER_VOLTS",
         "33.6, 5, 300, CHARGER_VOLTS",
         "29.4, 40, 2000, CHARGER_AMPS",
