@@ -1,16 +1,24 @@
 package pentacell.core.measure;
 
 import java.util.function.IntToDoubleFunction;
+import pentacell.core.unit.Middle;
 
 /// Finds out what the sign of a current means in a log of unknown origin.
 ///
 /// Some instruments write discharge under 0, some over, some write no sign at all. The voltage
-/// tells: it rises while a cell is charged and falls while it is discharged.
+/// tells, in two ways: at a step of the current it jumps, ΔV = R·ΔI with R above 0 where charge is,
+/// and while a current flows it goes up or down, ΔV = s·I·Δt. Both are fitted at once by least
+/// squares, and the one that is known better decides: under a load that varies the voltage rises
+/// half of the time, and in a log with long intervals a step may hide the end of a charge.
 public final class CurrentSign {
-    /// A trend of voltage smaller than this says nothing, in V.
-    private static final double TREND_VOLTS = 0.010;
-
+    /// A current below this is none, in A.
     private static final double REST_AMPS = 0.01;
+
+    /// A change of the current counts above this part of the highest.
+    private static final double STEP_SHARE = 0.2;
+
+    /// No cell jumps by more from reading to reading, in V: a contact was lost.
+    private static final double MOST_VOLTS = 0.6;
 
     private CurrentSign() {}
 
@@ -20,14 +28,15 @@ public final class CurrentSign {
         DISCHARGE_NEGATIVE,
         /// Discharge over 0.
         DISCHARGE_POSITIVE,
-        /// No sign: each stretch is known by its voltage alone.
+        /// No sign: each moment is known by its voltage alone.
         NONE
     }
 
     /// The convention that fits; a log without current keeps its signs.
     ///
+    /// @param seconds when each current was read, rising
     /// @param volts the voltage at each reading of the current
-    public static Convention of(IntToDoubleFunction volts, Column amps) {
+    public static Convention of(Column seconds, IntToDoubleFunction volts, Column amps) {
         boolean hasPositive = false;
         boolean hasNegative = false;
         for (int i = 0; i < amps.size() && !(hasPositive && hasNegative); i++) {
@@ -36,16 +45,13 @@ public final class CurrentSign {
             hasNegative |= each < -REST_AMPS;
         }
         if (!hasPositive && !hasNegative) return Convention.DISCHARGE_NEGATIVE;
-        if (hasPositive != hasNegative && hasPositive)
-            return chargesOnly(volts, amps) ? Convention.DISCHARGE_NEGATIVE : Convention.NONE;
-        double agreement = 0;
-        for (int first = 0; first < amps.size(); ) {
-            int last = stretchEnd(amps, first);
-            if (Math.abs(amps.get(first)) > REST_AMPS)
-                agreement += Math.signum(amps.get(first)) * trend(volts, amps, first, last);
-            first = last + 1;
-        }
-        return agreement >= 0 ? Convention.DISCHARGE_NEGATIVE : Convention.DISCHARGE_POSITIVE;
+        if (!hasNegative)
+            return Unsigned.of(volts, amps).isChargedOnly()
+                    ? Convention.DISCHARGE_NEGATIVE
+                    : Convention.NONE;
+        return isChargePositive(seconds, volts, amps)
+                ? Convention.DISCHARGE_NEGATIVE
+                : Convention.DISCHARGE_POSITIVE;
     }
 
     /// The currents with discharge under 0.
@@ -56,55 +62,166 @@ public final class CurrentSign {
             case DISCHARGE_NEGATIVE -> amps;
             case DISCHARGE_POSITIVE -> amps.map((i, each) -> -each);
             case NONE -> {
-                Column.Builder settled = new Column.Builder();
-                for (int first = 0; first < amps.size(); ) {
-                    int last = stretchEnd(amps, first);
-                    double sign = trend(volts, amps, first, last) < 0 ? -1 : 1;
-                    for (int i = first; i <= last; i++) settled.add(sign * amps.get(i));
-                    first = last + 1;
-                }
-                yield settled.build();
+                Unsigned settled = Unsigned.of(volts, amps);
+                yield amps.map((i, each) -> settled.isCharged(i) ? each : -each);
             }
         };
     }
 
-    private static boolean chargesOnly(IntToDoubleFunction volts, Column amps) {
-        for (int first = 0; first < amps.size(); ) {
-            int last = stretchEnd(amps, first);
-            if (amps.get(first) > REST_AMPS && trend(volts, amps, first, last) < 0) return false;
-            first = last + 1;
+    private static double most(Column amps) {
+        double most = 0;
+        for (int i = 0; i < amps.size(); i++) most = Math.max(most, Math.abs(amps.get(i)));
+        return most;
+    }
+
+    /// Fits ΔV = R·ΔI + s·I·Δt, and takes the sign of the factor that is more of its own error.
+    private static boolean isChargePositive(
+            Column seconds, IntToDoubleFunction volts, Column amps) {
+        double steps = 0;
+        double both = 0;
+        double flows = 0;
+        double atSteps = 0;
+        double atFlows = 0;
+        for (int i = 1; i < amps.size(); i++) {
+            double change = volts.applyAsDouble(i) - volts.applyAsDouble(i - 1);
+            if (!(Math.abs(change) <= MOST_VOLTS)) continue;
+            double step = amps.get(i) - amps.get(i - 1);
+            double flow =
+                    (seconds.get(i) - seconds.get(i - 1)) * (amps.get(i) + amps.get(i - 1)) / 2;
+            steps += step * step;
+            both += step * flow;
+            flows += flow * flow;
+            atSteps += step * change;
+            atFlows += flow * change;
         }
-        return true;
+        double apart = steps * flows - both * both;
+        // a steady current has no steps, and one of steps alone has no flow
+        if (!(apart > 1e-9 * steps * flows)) return atSteps + atFlows >= 0;
+        double ohms = (flows * atSteps - both * atFlows) / apart;
+        double slope = (steps * atFlows - both * atSteps) / apart;
+        // the variances of both hold the same noise, R's with the flows and s's with the steps
+        boolean isByStep = Math.abs(ohms) * Math.sqrt(steps) >= Math.abs(slope) * Math.sqrt(flows);
+        return (isByStep ? ohms : slope) >= 0;
     }
 
-    /// Last index of the stretch that begins at an index: until the current stops, starts, changes
-    /// its sign or rises by half.
-    private static int stretchEnd(Column amps, int first) {
-        int last = first;
-        double before = amps.get(first);
-        while (last + 1 < amps.size()) {
-            double after = amps.get(last + 1);
-            if (!isOneStretch(before, after)) break;
-            before = after;
-            last++;
+    /// What the voltage does at steps of the current.
+    ///
+    /// @param volts by which it changes
+    /// @param amps by which the current does
+    /// @param usualVolts by which the voltage changes on average between readings without a step
+    private record Steps(double[] volts, double[] amps, double usualVolts) {
+        static Steps of(IntToDoubleFunction volts, Column amps) {
+            double least = Math.max(REST_AMPS, STEP_SHARE * most(amps));
+            Column.Builder ofVolts = new Column.Builder();
+            Column.Builder ofAmps = new Column.Builder();
+            double sum = 0;
+            int others = 0;
+            for (int i = 1; i < amps.size(); i++) {
+                double step = amps.get(i) - amps.get(i - 1);
+                double change = volts.applyAsDouble(i) - volts.applyAsDouble(i - 1);
+                if (!(Math.abs(change) <= MOST_VOLTS)) continue;
+                if (Math.abs(step) > least) {
+                    ofVolts.add(change);
+                    ofAmps.add(step);
+                } else {
+                    sum += Math.abs(change);
+                    others++;
+                }
+            }
+            return new Steps(
+                    ofVolts.build().toArray(),
+                    ofAmps.build().toArray(),
+                    others == 0 ? 0 : sum / others);
         }
-        return last;
+
+        /// The usual size of ΔV ÷ ΔI, in Ω; 0 without steps.
+        double usualOhms() {
+            if (amps.length == 0) return 0;
+            double[] sizes = new double[volts.length];
+            for (int i = 0; i < sizes.length; i++) sizes[i] = Math.abs(volts[i] / amps[i]);
+            return Middle.of(sizes);
+        }
     }
 
-    private static boolean isOneStretch(double before, double after) {
-        boolean restsBefore = Math.abs(before) <= REST_AMPS;
-        boolean restsAfter = Math.abs(after) <= REST_AMPS;
-        if (restsBefore || restsAfter) return restsBefore == restsAfter;
-        return before * after > 0 && Math.abs(after) < 1.5 * Math.abs(before) + REST_AMPS;
-    }
+    /// A log without signs, moment by moment charged or discharged, as its voltage is best
+    /// explained: what a resistance does not explain of its changes should go up while it is
+    /// charged and down while it is discharged. The best way through all moments is found by
+    /// dynamic programming (Viterbi 1967).
+    private static final class Unsigned {
+        /// Of what is left unexplained, the wrong direction costs (1 + this) ÷ (1 − this) times as
+        /// much as the right one.
+        private static final double DIRECTION = 0.5;
 
-    /// Whether a stretch goes up or down: by its own voltage, else by the jump at its start.
-    private static double trend(IntToDoubleFunction volts, Column amps, int first, int last) {
-        double trend = volts.applyAsDouble(last) - volts.applyAsDouble(first);
-        boolean isLong = last - first >= 5;
-        if (Math.abs(trend) > TREND_VOLTS && isLong) return trend;
-        if (first > 0 && Math.abs(amps.get(first - 1)) <= REST_AMPS)
-            return volts.applyAsDouble(first) - volts.applyAsDouble(first - 1);
-        return trend;
+        /// What it costs to change from charge to discharge, in V, and in usual changes between two
+        /// readings.
+        private static final double CHANGE_VOLTS = 0.005;
+
+        private static final double CHANGE_USUAL = 3;
+
+        private final IntToDoubleFunction volts;
+        private final Column amps;
+        private final double ohms;
+        private final double changeVolts;
+        private final boolean[] charged;
+
+        private Unsigned(IntToDoubleFunction volts, Column amps) {
+            this.volts = volts;
+            this.amps = amps;
+            Steps steps = Steps.of(volts, amps);
+            ohms = steps.usualOhms();
+            changeVolts = CHANGE_VOLTS + CHANGE_USUAL * steps.usualVolts();
+            charged = new boolean[amps.size()];
+            settle();
+        }
+
+        static Unsigned of(IntToDoubleFunction volts, Column amps) {
+            return new Unsigned(volts, amps);
+        }
+
+        boolean isCharged(int moment) {
+            return charged[moment];
+        }
+
+        boolean isChargedOnly() {
+            for (int i = 0; i < charged.length; i++)
+                if (!charged[i] && amps.get(i) > REST_AMPS) return false;
+            return true;
+        }
+
+        private void settle() {
+            // whether the best way to being charged, or discharged, at a moment came from charge
+            boolean[] toCharged = new boolean[charged.length];
+            boolean[] toDischarged = new boolean[charged.length];
+            double costCharged = 0;
+            double costDischarged = 0;
+            for (int i = 1; i < charged.length; i++) {
+                double keptCharge = costCharged + cost(i, 1, 1);
+                double endedDischarge = costDischarged + cost(i, -1, 1);
+                double keptDischarge = costDischarged + cost(i, -1, -1);
+                double endedCharge = costCharged + cost(i, 1, -1);
+                toCharged[i] = keptCharge <= endedDischarge;
+                toDischarged[i] = endedCharge < keptDischarge;
+                costCharged = Math.min(keptCharge, endedDischarge);
+                costDischarged = Math.min(keptDischarge, endedCharge);
+            }
+            boolean isCharged = costCharged <= costDischarged;
+            for (int i = charged.length - 1; i >= 0; i--) {
+                charged[i] = isCharged;
+                isCharged = isCharged ? toCharged[i] : toDischarged[i];
+            }
+        }
+
+        private double cost(int moment, int signBefore, int sign) {
+            double before = amps.get(moment - 1);
+            double now = amps.get(moment);
+            boolean rests = before <= REST_AMPS || now <= REST_AMPS;
+            double change = volts.applyAsDouble(moment) - volts.applyAsDouble(moment - 1);
+            if (!(Math.abs(change) <= MOST_VOLTS)) return 0;
+            double left = change - ohms * (sign * now - signBefore * before);
+            return Math.abs(left)
+                    // what a rest does says nothing of the current
+                    - (rests ? 0 : DIRECTION * sign * left)
+                    + (sign != signBefore && !rests ? changeVolts : 0);
+        }
     }
 }

@@ -42,18 +42,21 @@ public record GroupLog(Column seconds, Column amps, List<Column> volts, List<Col
     /// Readings whose current was written in any convention: the voltages tell what it is.
     public static GroupLog of(
             Column seconds, Column written, List<Column> volts, List<Column> celsius) {
-        IntToDoubleFunction mean =
-                i -> {
-                    double sum = 0;
-                    for (Column each : volts) sum += each.get(i);
-                    return sum / volts.size();
-                };
-        CurrentSign.Convention convention = CurrentSign.of(mean, written);
+        double[] means = new GroupLog(seconds, written, volts).ofGroups(GroupLog::mean);
+        IntToDoubleFunction mean = i -> means[i];
+        CurrentSign.Convention convention = CurrentSign.of(seconds, mean, written);
         Column drawn =
                 convention == CurrentSign.Convention.DISCHARGE_POSITIVE
                         ? written
                         : CurrentSign.settled(mean, written, convention).map((i, amps) -> -amps);
         return new GroupLog(seconds, drawn, volts, celsius);
+    }
+
+    // a plain loop, for a million moments
+    private static double mean(double[] volts) {
+        double sum = 0;
+        for (double each : volts) sum += each;
+        return sum / volts.length;
     }
 
     /// Moments in which its board sent what cannot have been, with what was wrong.

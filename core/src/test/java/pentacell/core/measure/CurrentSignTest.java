@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -42,7 +43,10 @@ final class CurrentSignTest {
     }
 
     private static Convention conventionOf(double[] volts, double[] amps) {
-        return CurrentSign.of(i -> volts[i], column(amps));
+        return CurrentSign.of(
+                column(IntStream.range(0, amps.length).mapToDouble(i -> 10.0 * i).toArray()),
+                i -> volts[i],
+                column(amps));
     }
 
     private static Column column(double[] values) {
@@ -79,6 +83,38 @@ final class CurrentSignTest {
         double[] none = new double[7];
         assertArrayEquals(none, settled(rising, none));
         assertEquals(0, settled(new double[0], new double[0]).length);
+    }
+
+    @ParameterizedTest(name = "written with {0}")
+    @ValueSource(ints = {1, -1, 0})
+    @DisplayName("two levels without a rest: the lower one lets the voltage rise, and is drawn too")
+    void aLoadThatNeverStopsIsDrawn(int sign) {
+        double[] volts = new double[400];
+        double[] amps = new double[volts.length];
+        double[] drawn = new double[volts.length];
+        double slow = 0;
+        for (int i = 0; i < volts.length; i++) {
+            drawn[i] = -(i / 20 % 2 == 0 ? 0.5 : 2);
+            slow += (0.04 * drawn[i] - slow) / 15;
+            volts[i] = 4.1 - 0.0012 * i + 0.05 * drawn[i] + slow;
+            amps[i] = sign == 0 ? -drawn[i] : sign * drawn[i];
+        }
+        assertArrayEquals(drawn, settled(volts, amps));
+    }
+
+    @ParameterizedTest(name = "written with {0}")
+    @ValueSource(ints = {1, -1})
+    void aLostContactIsNoStep(int sign) {
+        double[] volts = new double[200];
+        double[] amps = new double[volts.length];
+        double[] drawn = new double[volts.length];
+        for (int i = 0; i < volts.length; i++) {
+            boolean isLost = i % 50 == 30;
+            drawn[i] = isLost ? 0 : -1;
+            volts[i] = isLost ? 0.1 : 4.1 - 0.005 * i;
+            amps[i] = sign * drawn[i];
+        }
+        assertArrayEquals(drawn, settled(volts, amps));
     }
 
     @Test
@@ -132,7 +168,7 @@ final class CurrentSignTest {
         assertEquals(-1, settled[19]);
         assertEquals(0, settled[20]);
         // a current that grows by a third is the same stretch, one that halves too
-        double[][] swings = stretches(4.1, 3.9, 1, 3.9, 3.95, 1.3, 3.95, 3.6, 0.6);
+        double[][] swings = stretches(4.1, 3.9, 1, 3.87, 3.88, 1.3, 3.95, 3.6, 0.6);
         assertEquals(-1.3, settled(swings[0], swings[1])[15]);
         assertEquals(-0.6, settled(swings[0], swings[1])[25]);
     }
@@ -142,8 +178,8 @@ final class CurrentSignTest {
     @CsvSource({
         "3.90, 3.85, 3.851, -1",
         "3.90, 3.95, 3.949, 1",
-        "3.90, 3.85, 3.865, 1",
-        "3.90, 3.95, 3.935, -1",
+        "3.90, 3.85, 3.865, -1",
+        "3.90, 3.95, 3.935, 1",
         "3.90, 3.85, 3.858, -1"
     })
     void aFlatStretchIsToldByItsJump(double rest, double from, double to, int sign) {

@@ -156,7 +156,7 @@ final class ProveLoadTest {
                         .formatted(hidden, right, accused, worstAmpHours);
         assertTrue(right >= 195, said);
         assertTrue(accused <= 4, said);
-        assertTrue(worstAmpHours < 0.04 * AMP_HOURS, said);
+        assertTrue(worstAmpHours < 0.03 * AMP_HOURS, said);
     }
 
     /// Its voltage is down long before it is empty, and comes back in the rest.

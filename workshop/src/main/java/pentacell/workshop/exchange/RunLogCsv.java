@@ -182,7 +182,7 @@ public final class RunLogCsv {
     private RunLog finish(String sha256) {
         Column volts = scaled(timeline.column(VOLTS), voltFactor);
         Column raw = scaled(timeline.column(AMPS), ampFactor);
-        CurrentSign.Convention convention = CurrentSign.of(volts::get, raw);
+        CurrentSign.Convention convention = CurrentSign.of(timeline.seconds(), volts::get, raw);
         Column amps = CurrentSign.settled(volts::get, raw, convention);
         switch (convention) {
             case DISCHARGE_NEGATIVE -> {}
