@@ -6,7 +6,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /// A cell going from full to empty: the discharges between two charges taken together, so that a
-/// pause or a pulse on the way does not cut the capacity in pieces.
+/// pause or a pulse on the way does not cut the capacity in pieces. A load may come in bursts, and
+/// may give a little back for a moment: that is taken off.
 ///
 /// Capacity is the trapezoid of current over time, energy that of power; the last piece ends where
 /// the line between two samples crosses the end voltage. A dip that does not last is no end.
@@ -16,28 +17,48 @@ final class DischargePass {
 
     private DischargePass() {}
 
+    /// A charge up to this long is a load that gives back, in s.
+    private static final double GIVEN_BACK_SECONDS = 300;
+
+    /// Bursts are a discharge when they flow for this long in all, in s; less only reads a
+    /// resistance.
+    private static final double BURSTS_SECONDS = 600;
+
     /// Ranges of samples of each pass, first and last.
-    static List<int[]> ranges(List<RunStep> steps) {
+    static List<int[]> ranges(SampleLog log, List<RunStep> steps) {
         List<int[]> ranges = new ArrayList<>();
-        int first = -1;
-        int last = -1;
+        List<RunStep> loads = new ArrayList<>();
         for (RunStep step : steps) {
-            if (step.kind() == StepKind.CHARGE) {
-                if (first >= 0) ranges.add(new int[] {first, last});
-                first = -1;
-            } else if (step.kind() == StepKind.DISCHARGE) {
-                if (first < 0) first = step.first();
-                last = step.last();
-            }
+            boolean isCharge = step.kind() != StepKind.REST && log.amps(step.first()) > 0;
+            if (isCharge && step.seconds() > GIVEN_BACK_SECONDS) {
+                range(loads).ifPresent(ranges::add);
+                loads.clear();
+            } else if (step.kind() != StepKind.REST && !isCharge) loads.add(step);
         }
-        if (first >= 0) ranges.add(new int[] {first, last});
+        range(loads).ifPresent(ranges::add);
         return ranges;
+    }
+
+    /// From the first load to the last. A pulse or two before the first long one read a resistance.
+    private static Optional<int[]> range(List<RunStep> loads) {
+        double bursts =
+                loads.stream()
+                        .filter(each -> each.kind() == StepKind.PULSE)
+                        .mapToDouble(RunStep::seconds)
+                        .sum();
+        List<RunStep> meant =
+                bursts >= BURSTS_SECONDS
+                        ? loads
+                        : loads.stream().filter(each -> each.kind() == StepKind.DISCHARGE).toList();
+        return meant.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new int[] {meant.getFirst().first(), meant.getLast().last()});
     }
 
     /// The pass that counts: the last that reached its end, else the one that gave most.
     static Optional<Discharge> of(SampleLog log, List<RunStep> steps, OptionalDouble endVolts) {
         Optional<Discharge> best = Optional.empty();
-        for (int[] range : ranges(steps)) {
+        for (int[] range : ranges(log, steps)) {
             Discharge next = measure(log, range[0], range[1], endVolts);
             boolean counts =
                     best.isEmpty()
@@ -103,8 +124,8 @@ final class DischargePass {
         /// Adds a share of the interval that begins at a sample, unless it is a gap.
         void add(int i, double share) {
             if (!intervals.counts(i)) return;
-            double before = Math.max(0, -log.amps(i));
-            double fullAfter = Math.max(0, -log.amps(i + 1));
+            double before = -log.amps(i);
+            double fullAfter = -log.amps(i + 1);
             double after = before + share * (fullAfter - before);
             double voltsAfter = log.volts(i) + share * (log.volts(i + 1) - log.volts(i));
             double interval = share * (log.seconds(i + 1) - log.seconds(i));
@@ -119,9 +140,7 @@ final class DischargePass {
             double sum = 0;
             for (int i = first; i < stop; i++) {
                 if (!intervals.counts(i)) continue;
-                sum +=
-                        Math.max(0, -(log.amps(i) + log.amps(i + 1)) / 2)
-                                * (log.seconds(i + 1) - log.seconds(i));
+                sum += -(log.amps(i) + log.amps(i + 1)) / 2 * (log.seconds(i + 1) - log.seconds(i));
                 if (sum >= coulombs / 2 && log.amps(i + 1) < 0) return log.volts(i + 1);
             }
             return log.volts(stop);

@@ -20,7 +20,7 @@ final class DischargePassTest {
     }
 
     private static String ranges(Logs logs) {
-        return DischargePass.ranges(Steps.of(logs.log()).steps()).stream()
+        return DischargePass.ranges(logs.log(), Steps.of(logs.log()).steps()).stream()
                 .map(range -> range[0] + "-" + range[1])
                 .collect(Collectors.joining(" "));
     }
@@ -32,11 +32,34 @@ final class DischargePassTest {
                         .stretch(200, 10, -1, t -> 3.7)
                         .stretch(100, 10, 0, t -> 3.8)
                         .stretch(200, 10, -1, t -> 3.6)
-                        .stretch(200, 10, 1, t -> 3.9)
+                        .stretch(400, 10, 1, t -> 3.9)
                         .stretch(100, 10, 0, t -> 3.9)
                         .stretch(200, 10, -1, t -> 3.7);
-        assertEquals("0-49 80-99", ranges(logs));
+        assertEquals("0-49 100-119", ranges(logs));
         assertEquals("", ranges(new Logs().stretch(300, 10, 1, t -> 4)));
+    }
+
+    @Test
+    void aLoadThatGivesBackForAMomentIsOnePass() {
+        Logs logs = new Logs().stretch(100, 10, 0, t -> 4.1);
+        for (int i = 0; i < 20; i++)
+            logs.stretch(200, 10, -1, t -> 3.7).stretch(100, 10, 0.5, t -> 3.8);
+        SampleLog log = logs.stretch(200, 10, -1, t -> 3.5).log();
+        Discharge found = pass(log, 3.0);
+        // 4200 s of 1 A less 2000 s of 0.5 A, by hand; edges count by half
+        assertEquals((4200 - 1000) / 3.6, found.milliampHours(), 3);
+    }
+
+    @Test
+    void burstsAreADischargeWhenTheyGoOnAndAReadingOfResistanceWhenNot() {
+        Logs few = new Logs().stretch(100, 10, 0, t -> 4.1);
+        for (int i = 0; i < 3; i++) few.stretch(30, 10, -1, t -> 3.9).stretch(60, 10, 0, t -> 4.0);
+        assertEquals("", ranges(few));
+        Logs many = new Logs().stretch(100, 10, 0, t -> 4.1);
+        for (int i = 0; i < 40; i++)
+            many.stretch(30, 10, -1, t -> 3.9).stretch(60, 10, 0, t -> 4.0);
+        assertEquals(1, DischargePass.ranges(many.log(), Steps.of(many.log()).steps()).size());
+        assertEquals(40 * 30 / 3.6, pass(many.log(), 3.0).milliampHours(), 1);
     }
 
     /// 1 A from a line of 3.6 mV a sample: the end lies where the line crosses it, between samples;
