@@ -112,7 +112,7 @@ final class BuildPaperTest {
                                         Math.hypot(
                                                 one.getX() - other.getX(),
                                                 one.getY() - other.getY()));
-            assertEquals(19.5 * POINTS_A_MILLIMETRE, nearest, 0.1);
+            assertEquals(20 * POINTS_A_MILLIMETRE, nearest, 0.1);
             assertTrue(
                     new PDFTextStripper().getText(document).contains("50 mm"),
                     "a bar to check the printer");
@@ -157,7 +157,7 @@ final class BuildPaperTest {
 
     @Test
     void layersArePrintedFlatWithTheFoldMarked() throws IOException {
-        Arrangement block = block(7, 10, Optional.of(new Box(195, 102, 145)));
+        Arrangement block = block(7, 10, Optional.of(new Box(199, 104, 145)));
         assertEquals(2, block.layout().grid().layers());
         FacesPaper paper = new FacesPaper("Folded", block, CAN);
         try (PDDocument document = Loader.loadPDF(paper.pdf(Paper.A4))) {

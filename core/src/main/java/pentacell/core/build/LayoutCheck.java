@@ -150,11 +150,11 @@ public final class LayoutCheck {
     }
 
     static double length(Layout layout, LayoutWish wish) {
-        return layout.grid().lengthMillimetres(wish.format().diameterMillimetres());
+        return layout.grid().lengthMillimetres(wish.format().sleevedMillimetres());
     }
 
     static double width(Layout layout, LayoutWish wish) {
-        return layout.grid().widthMillimetres(wish.format().diameterMillimetres());
+        return layout.grid().widthMillimetres(wish.format().sleevedMillimetres());
     }
 
     private static void holder(Grid grid, CellFormat format, List<LayoutRemark> remarks) {

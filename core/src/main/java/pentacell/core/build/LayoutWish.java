@@ -63,7 +63,7 @@ public record LayoutWish(
 
     /// From the middle of a can to the next in its row, in mm.
     double pitchMillimetres() {
-        return format.diameterMillimetres() + packing.betweenMillimetres();
+        return format.sleevedMillimetres() + packing.betweenMillimetres();
     }
 
     int cans() {
@@ -80,8 +80,8 @@ public record LayoutWish(
         if (box.isEmpty()) return true;
         Box inside = box.get();
         double wall = 2 * packing.wallMillimetres();
-        double length = grid.lengthMillimetres(format.diameterMillimetres()) + wall;
-        double width = grid.widthMillimetres(format.diameterMillimetres()) + wall;
+        double length = grid.lengthMillimetres(format.sleevedMillimetres()) + wall;
+        double width = grid.widthMillimetres(format.sleevedMillimetres()) + wall;
         double height = grid.layers() * layerMillimetres() + wall;
         double a = inside.lengthMillimetres();
         double b = inside.widthMillimetres();

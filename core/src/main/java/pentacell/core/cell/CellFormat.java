@@ -8,10 +8,13 @@ import java.util.regex.Pattern;
 ///
 /// @param code the five-digit code: two digits of diameter in mm, three of length in tenths of mm
 ///   (common practice)
-/// @param diameterMillimetres outer diameter of the can in mm
+/// @param diameterMillimetres outer diameter of the bare can in mm, as the code says
 /// @param lengthMillimetres overall length in mm
 public record CellFormat(String code, double diameterMillimetres, double lengthMillimetres) {
     private static final Pattern CODE = Pattern.compile("(\\d{2})(\\d{3})");
+
+    /// What a sleeve and the code's rounding add to the diameter.
+    private static final double SLEEVE_MILLIMETRES = 0.5;
 
     public CellFormat {
         if (!(diameterMillimetres > 0 && lengthMillimetres > diameterMillimetres))
@@ -34,6 +37,11 @@ public record CellFormat(String code, double diameterMillimetres, double lengthM
     /// Reads a code such as `18650`, or a designation such as `ICR19/66`.
     public static Optional<CellFormat> parseAny(String text) {
         return parse(text).or(() -> CellDesignation.parse(text).flatMap(CellDesignation::format));
+    }
+
+    /// What a cell is across with its sleeve, in mm (common practice: 18650 18.3 to 18.6 mm).
+    public double sleevedMillimetres() {
+        return diameterMillimetres + SLEEVE_MILLIMETRES;
     }
 
     /// About what a cell of this size weighs, in g: the can's volume at 2.75 g/cm³ for the 4.2 V

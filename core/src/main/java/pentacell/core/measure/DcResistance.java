@@ -54,13 +54,7 @@ public record DcResistance(
             Level before = levels.get(i - 1);
             Level level = levels.get(i);
             if (isTwoStep(log, before, level))
-                twoStep.add(
-                        new double[] {
-                            1000
-                                    * (log.volts(before.last) - log.volts(level.last))
-                                    / (log.amps(before.last) - log.amps(level.last)),
-                            log.seconds(level.last) - log.seconds(before.last)
-                        });
+                between(log, before.last, level.last).ifPresent(twoStep::add);
             boolean isPulse =
                     level.seconds(log) <= PULSE_SECONDS && Math.abs(level.amps) > LEAST_AMPS;
             if (!isPulse) continue;
@@ -111,14 +105,16 @@ public record DcResistance(
 
     private static Optional<double[]> edge(SampleLog log, Level before, Level after) {
         if (before.last + 1 != after.first) return Optional.empty();
-        double change = log.amps(after.first) - log.amps(before.last);
-        double jump = log.volts(after.first) - log.volts(before.last);
-        double milliohms = 1000 * jump / change;
+        return between(log, before.last, after.first);
+    }
+
+    /// ΔV ÷ ΔI between two samples, in mΩ, and the time between them, in s; empty when the voltage
+    /// went the other way, which no resistance does.
+    private static Optional<double[]> between(SampleLog log, int from, int to) {
+        double milliohms =
+                1000 * (log.volts(to) - log.volts(from)) / (log.amps(to) - log.amps(from));
         return milliohms > 0
-                ? Optional.of(
-                        new double[] {
-                            milliohms, log.seconds(after.first) - log.seconds(before.last)
-                        })
+                ? Optional.of(new double[] {milliohms, log.seconds(to) - log.seconds(from)})
                 : Optional.empty();
     }
 

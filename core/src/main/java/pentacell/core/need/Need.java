@@ -113,6 +113,13 @@ public record Need(
         return losses.fromPack(loads.stream().mapToDouble(LoadItem::peakWatts).sum());
     }
 
+    /// What of the energy from the pack moves the load, as a share: what is drawn only to be on
+    /// covers no distance.
+    public double movingShare() {
+        double steady = steadyFromPack();
+        return steady > losses.idleWatts() ? 1 - losses.idleWatts() / steady : 1;
+    }
+
     /// The same need with some of it changed, such as `need.with(n -> n.hours(...))`.
     public Need with(UnaryOperator<NeedChange> change) {
         return change.apply(new NeedChange(this)).need();

@@ -167,7 +167,7 @@ public record BoxFit(
         double a = Math.max(0, box.lengthMillimetres() - wall - packing.boardMillimetres());
         double b = Math.max(0, box.widthMillimetres() - wall);
         double c = Math.max(0, box.heightMillimetres() - wall);
-        double pitch = format.diameterMillimetres() + packing.betweenMillimetres();
+        double pitch = format.sleevedMillimetres() + packing.betweenMillimetres();
         double tall = format.lengthMillimetres() + 2 * packing.endMillimetres();
         double corner = packing.wallMillimetres();
         Stream.Builder<Way> ways = Stream.builder();

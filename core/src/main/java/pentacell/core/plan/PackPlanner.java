@@ -93,12 +93,9 @@ public final class PackPlanner {
     /// The useful options of a number of groups: the smallest P that does, one less with what it
     /// lacks, and one more.
     private List<Option> of(int series) {
-        Option one = option(series, 1);
-        boolean isOutside =
-                one.obstacles().stream()
-                        .anyMatch(each ->
-                                each.check() == Check.HIGH_TRIP || each.check() == Check.LOW_TRIP);
-        if (isOutside) return List.of(one);
+        // whether it is inside the window depends on the groups alone: one cell in parallel may sag
+        // so far that it gives nothing, where many do not
+        if (isOutside(series * chemistry.chargeLimitVolts())) return List.of(option(series, 1));
         int enough = smallestThatPowers(series);
         List<Option> options = new ArrayList<>();
         for (int parallel = Math.max(1, enough - 1); parallel <= enough + 1; parallel++)
@@ -107,6 +104,11 @@ public final class PackPlanner {
         int there = Math.min(mostInBox, available().orElse(Integer.MAX_VALUE)) / series;
         if (there >= 1 && there < enough - 1) options.add(0, option(series, there));
         return options;
+    }
+
+    private boolean isOutside(double fullVolts) {
+        return fullVolts > need.window().highTripVolts() + 1e-9
+                || fullVolts <= need.window().lowTripVolts();
     }
 
     /// The smallest P that bears the currents and lasts; more cells never do worse.
@@ -144,7 +146,8 @@ public final class PackPlanner {
         OptionalDouble kilometres =
                 need.wattHoursPerKilometre().isPresent()
                         ? OptionalDouble.of(
-                                usable
+                                need.movingShare()
+                                        * usable
                                         * need.losses().efficiency()
                                         / need.wattHoursPerKilometre().getAsDouble())
                         : OptionalDouble.empty();
@@ -313,13 +316,7 @@ public final class PackPlanner {
 
     /// The need that could be met, nearest to the one that cannot.
     private String nearest(List<Option> options) {
-        boolean isAnyInWindow =
-                options.stream()
-                        .anyMatch(option ->
-                                option.obstacles().stream()
-                                        .noneMatch(each ->
-                                                each.check() == Check.HIGH_TRIP
-                                                        || each.check() == Check.LOW_TRIP));
+        boolean isAnyInWindow = options.stream().anyMatch(option -> !isOutside(option.fullVolts()));
         if (!isAnyInWindow) {
             double full =
                     (Math.floor(need.window().lowTripVolts() / chemistry.chargeLimitVolts() + 1e-9)

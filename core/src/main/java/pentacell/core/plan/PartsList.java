@@ -66,8 +66,7 @@ public record PartsList(List<Line> lines, Optional<String> currency) {
         Wiring wiring = need.wiring();
         int cells = option.cells();
         double pitch =
-                (supply.format().diameterMillimetres() + need.packing().betweenMillimetres())
-                        / 1000;
+                (supply.format().sleevedMillimetres() + need.packing().betweenMillimetres()) / 1000;
         int bridges = PackWires.bridges(wiring, option.parallel());
         int layers = PackWires.layers(sheet);
         List<Line> lines = new ArrayList<>();

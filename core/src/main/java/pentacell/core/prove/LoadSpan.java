@@ -38,7 +38,7 @@ final class LoadSpan {
     record Rest(int first, int last) {}
 
     /// @param endVolts at which a group ends the test, in V
-    /// @throws IllegalArgumentException when nothing was drawn
+    /// @throws IllegalArgumentException when nothing was drawn, or more was charged
     static LoadSpan of(GroupLog log, double endVolts) {
         double[] amps = log.amps().toArray();
         double most = Arrays.stream(amps).max().orElse(0);
@@ -53,7 +53,11 @@ final class LoadSpan {
             last = i;
             if (lowest[i] <= endVolts) break;
         }
-        return new LoadSpan(log, most, begin, last);
+        LoadSpan span = new LoadSpan(log, most, begin, last);
+        if (begin < last && !(span.ampHours() > 0))
+            throw new IllegalArgumentException(
+                    "more is charged than drawn in this log: no load test");
+        return span;
     }
 
     // a plain loop: a stream for each of a million moments takes longer than all the rest
@@ -138,6 +142,31 @@ final class LoadSpan {
     /// What was given in all, in Ah.
     double ampHours() {
         return given[given.length - 1];
+    }
+
+    /// What was given until the pack under load first fell under a voltage, in Wh; all that was
+    /// given when it never did.
+    double wattHoursAbove(double packVolts) {
+        double[] volts = log.ofGroups(LoadSpan::sum);
+        double[] seconds = log.seconds().toArray();
+        double[] amps = log.amps().toArray();
+        double wattHours = 0;
+        for (int i = begin + 1; i <= end; i++) {
+            if (isLoaded(amps[i]) && volts[i] < packVolts) break;
+            wattHours +=
+                    (seconds[i] - seconds[i - 1])
+                            / 3600
+                            * (amps[i] * volts[i] + amps[i - 1] * volts[i - 1])
+                            / 2;
+        }
+        return wattHours;
+    }
+
+    // a plain loop, for a million moments
+    private static double sum(double[] volts) {
+        double sum = 0;
+        for (double each : volts) sum += each;
+        return sum;
     }
 
     /// The last rest after the load that was long enough, before anything is charged or drawn. The

@@ -104,15 +104,18 @@ public record PackVerdict(Level level, List<Seen> checks) {
     private static void wanted(ProvedPack pack, Tested tested, List<Seen> checks) {
         Optional<Need> need = pack.built().planned().map(planned -> planned.need());
         if (need.isEmpty() || need.get().hours().isEmpty()) return;
-        double hours = tested.test().wattHours() / need.get().steadyFromPack();
+        double lowTrip = need.get().window().lowTripVolts();
+        double hours = tested.wattHoursAbove(lowTrip) / need.get().steadyFromPack();
         double wanted = need.get().hours().getAsDouble();
         checks.add(
                 new Seen(
                         "Hours",
                         hours >= wanted ? Level.FIT : Level.LIMITS,
-                        "%s at the steady load; %s are wanted"
+                        "%s at the steady load, down to the device's %s; %s are wanted"
                                 .formatted(
-                                        Quantity.HOURS.text(hours), Quantity.HOURS.text(wanted))));
+                                        Quantity.HOURS.text(hours),
+                                        Quantity.VOLTAGE.text(lowTrip, 1),
+                                        Quantity.HOURS.text(wanted))));
     }
 
     private static void groups(Tested tested, List<Seen> checks) {

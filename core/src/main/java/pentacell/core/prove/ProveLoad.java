@@ -94,7 +94,7 @@ public final class ProveLoad {
         double whole = Arrays.stream(ohms).sum();
         return new LoadTest(
                 ampHours,
-                wattHours(),
+                span.wattHoursAbove(0),
                 span.seconds(),
                 isEndReached(lowest),
                 lowest,
@@ -115,13 +115,6 @@ public final class ProveLoad {
                 .orElse(OptionalDouble.empty());
     }
 
-    // a plain loop, for a million moments
-    private static double sum(double[] volts) {
-        double sum = 0;
-        for (double each : volts) sum += each;
-        return sum;
-    }
-
     /// The log may have missed the moment: on its way down the group would have been there by the
     /// next reading.
     private boolean isEndReached(int lowest) {
@@ -129,20 +122,6 @@ public final class ProveLoad {
         int end = span.end();
         double fall = end > span.begin() ? Math.max(0, volts.get(end - 1) - volts.get(end)) : 0;
         return volts.get(end) <= endVolts + Math.max(END_VOLTS, 1.5 * fall);
-    }
-
-    private double wattHours() {
-        double wattHours = 0;
-        double[] packVolts = log.ofGroups(ProveLoad::sum);
-        double[] seconds = log.seconds().toArray();
-        double[] amps = log.amps().toArray();
-        for (int i = span.begin() + 1; i <= span.end(); i++)
-            wattHours +=
-                    (seconds[i] - seconds[i - 1])
-                            / 3600
-                            * (amps[i] * packVolts[i] + amps[i - 1] * packVolts[i - 1])
-                            / 2;
-        return wattHours;
     }
 
     private double spread(int moment) {

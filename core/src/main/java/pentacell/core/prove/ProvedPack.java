@@ -59,6 +59,13 @@ public record ProvedPack(
             LoadTest test,
             GroupFan fan,
             Optional<Shortfall> shortfall) {
+        /// What it gave before a device would have stopped, in Wh.
+        ///
+        /// @param lowTripVolts under which the device stops, at the pack
+        public double wattHoursAbove(double lowTripVolts) {
+            return LoadSpan.of(log, endVolts).wattHoursAbove(lowTripVolts);
+        }
+
         /// What it gave as a part of what its cells let expect; empty when it did not reach its end
         /// or nothing was to be expected.
         public OptionalDouble againstExpected() {

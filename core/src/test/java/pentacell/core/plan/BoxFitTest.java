@@ -16,7 +16,7 @@ import pentacell.core.need.Packing;
 /// Cans in a box: every sequence of rows tried, and what must hold of any arrangement.
 final class BoxFitTest {
     private static final CellFormat CAN = CellFormat.parse("18650").orElseThrow();
-    private static final double PITCH = 19.5;
+    private static final double PITCH = 20;
     private static final double TALL = 69;
 
     /// Most cans on a floor by trying each next row square and nested.

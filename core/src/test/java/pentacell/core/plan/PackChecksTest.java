@@ -264,8 +264,8 @@ final class PackChecksTest {
         PartsList parts = PartsList.of(option, need, SUPPLY, prices);
         assertEquals(72, amount(parts, Part.CELL), 1e-9);
         assertEquals(140, amount(parts, Part.HOLDER), 1e-9);
-        // 19.5 mm of strip at both ends of each cell, 6 links of 4 bridges, a tenth for cutting
-        assertEquals(1.1 * 0.0195 * (140 + 24), amount(parts, Part.STRIP), 1e-9);
+        // 20 mm of strip at both ends of each cell, 6 links of 4 bridges, a tenth for cutting
+        assertEquals(1.1 * 0.020 * (140 + 24), amount(parts, Part.STRIP), 1e-9);
         assertEquals(72 + 14, parts.total().orElseThrow().amount(), 1e-9);
         assertEquals(parts.lines().size() - 2, parts.withoutPrice());
         List<PartsList.PerKilowattHour> compared =

@@ -27,6 +27,7 @@ import pentacell.core.circuit.RestCurve;
 import pentacell.core.need.Board;
 import pentacell.core.need.Box;
 import pentacell.core.need.Charger;
+import pentacell.core.need.Chosen;
 import pentacell.core.need.LoadItem;
 import pentacell.core.need.Losses;
 import pentacell.core.need.MeanCell;
@@ -86,13 +87,56 @@ final class PackPlannerTest {
         assertEquals(Check.HIGH_TRIP, over.obstacles().get(0).check());
     }
 
+    private static Option ofThree(Need need) {
+        return feasible(plan(need)).stream()
+                .filter(each -> each.series() == 3)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @ParameterizedTest(name = "{0}, {1} to {2} V, {3} W for {4} h")
+    @DisplayName("what one cell in parallel cannot give at all, many can")
+    @CsvSource({
+        "NMC, 30, 42, 1000, 1", "NMC, 21, 30, 1000, 0.5", "NMC, 44, 60, 3000, 0.5",
+        "NMC, 10.5, 15, 600, 0.5", "LFP, 40, 60, 5000, 1", "NMC, 35, 42, 500, 1"
+    })
+    void highPowerIsACaseForMoreCells(
+            Chemistry chemistry, double low, double high, double watts, double hours) {
+        Need need =
+                need(chemistry, low, high, watts)
+                        .with(change -> change.hours(OptionalDouble.of(hours)));
+        PackPlan plan = plan(need);
+        assertTrue(plan.best().isPresent(), plan.nearest()::toString);
+        for (Option option : feasible(plan)) {
+            // by hand: the lowest voltage the device runs at carries the steady current
+            double lowest = Math.max(low, option.emptyVolts());
+            assertEquals(watts / lowest / option.parallel(), option.steadyAmps(), 1e-9);
+            assertTrue(option.hours() >= hours);
+            assertTrue(option.fullVolts() <= high + 1e-9 && option.fullVolts() > low);
+        }
+    }
+
+    @Test
+    void whatIsDrawnOnlyToBeOnCoversNoDistance() {
+        Need driven =
+                need(Chemistry.NMC, 20, 30, 100)
+                        .with(change ->
+                                change.wattHoursPerKilometre(OptionalDouble.of(5))
+                                        .losses(new Losses(0.8, 0)));
+        Need idle = driven.with(change -> change.losses(new Losses(0.8, 125)));
+        Option without = PackPlanner.option(driven, SUPPLY, new Chosen(7, 20));
+        Option with = PackPlanner.option(idle, SUPPLY, new Chosen(7, 20));
+        assertEquals(0.8 * without.usableWattHours() / 5, without.kilometres().orElseThrow(), 1e-9);
+        // 125 W of 250 W move it
+        assertEquals(0.4 * with.usableWattHours() / 5, with.kilometres().orElseThrow(), 1e-9);
+    }
+
     @Test
     @DisplayName("3S at a device that stops at 10.5 V leaves a good part inside (common practice)")
     void aHighLowTripLeavesEnergyInside() {
-        Option option = feasible(plan(need(Chemistry.NMC, 10.5, 15, 30))).get(0);
-        assertEquals(3, option.series());
+        Option option = ofThree(need(Chemistry.NMC, 10.5, 15, 30));
         assertTrue(option.usableShare() > 0.6 && option.usableShare() < 0.9, option.toString());
-        Option lower = feasible(plan(need(Chemistry.NMC, 8, 15, 30))).get(0);
+        Option lower = ofThree(need(Chemistry.NMC, 8, 15, 30));
         assertEquals(1, lower.usableShare());
         assertEquals(9, lower.emptyVolts());
     }
@@ -204,11 +248,11 @@ final class PackPlannerTest {
 
     @ParameterizedTest(name = "{0} × {1} × {2} mm takes {3}")
     @CsvSource({
-        // pitch 18 + 1.5; 65 + 4 high; 4 mm off each side
-        "43, 43, 73, 4", // 39 × 39 × 69: two by two
-        "43, 43, 142, 8", // two layers
-        "42.9, 42.9, 73, 2", // under two pitches: nested, one beside the other
-        "142, 43, 43, 8", // turned: the axis along the length
+        // pitch 18.5 + 1.5 (common practice: 20 mm); 65 + 4 high; 4 mm off each side
+        "44, 44, 73, 4", // 40 × 40 × 69: two by two
+        "44, 44, 142, 8", // two layers
+        "43.9, 43.9, 73, 2", // under two pitches: nested, one beside the other
+        "142, 44, 44, 8", // turned: the axis along the length
         "10, 10, 10, 0"
     })
     void cansInABox(double length, double width, double height, int cans) {
@@ -217,8 +261,8 @@ final class PackPlannerTest {
 
     @Test
     void nestedRowsTakeMoreWhereTheyCan() {
-        // 199 mm take ten rows square of ten; nested eleven rows of ten and nine
-        Box box = new Box(10 * 19.5 + 4, 19.5 + 10 * 19.5 * Math.sqrt(3) / 2 + 4.01, 73);
+        // 204 mm take ten rows square of ten; nested eleven rows of ten and nine
+        Box box = new Box(10 * 20 + 4, 20 + 10 * 20 * Math.sqrt(3) / 2 + 4.01, 73);
         assertEquals(6 * 10 + 5 * 9, BoxFit.most(CAN, box, Packing.USUAL));
         assertEquals(
                 BoxFit.most(CAN, box, Packing.USUAL),

@@ -115,11 +115,9 @@ public final class NeedJson {
             Optional<MeanCell> cell = reader.cell(Optional.empty(), chemistry, Optional.of(cells));
             if (file.problems().isEmpty() && cell.isPresent())
                 asked =
-                        Optional.of(
-                                new Asked(
-                                        line.need(Optional.empty(), chemistry),
-                                        CellSupply.assumed(
-                                                cell.get(), OptionalInt.of(cells.cells()))));
+                        CellSupply.stock(stock, chemistry)
+                                .map(supply ->
+                                        new Asked(line.need(Optional.empty(), chemistry), supply));
         } catch (IllegalArgumentException wrong) {
             file.complain("", String.valueOf(wrong.getMessage()));
         }
@@ -145,6 +143,12 @@ public final class NeedJson {
                         optional(load, "load", "idleWatts").orElse(0));
         OptionalInt most =
                 stock.isPresent() ? OptionalInt.of(stock.get().cells()) : OptionalInt.empty();
+        // what is said of a cell holds for all; else they are those of the stock, as in the window
+        CellSupply supply =
+                (child(root, "cell").isPresent()
+                                ? Optional.<CellSupply>empty()
+                                : candidates.flatMap(cells -> CellSupply.stock(cells, chemistry)))
+                        .orElseGet(() -> CellSupply.assumed(cell.get(), most));
         Need need =
                 Need.of(chemistry, new Window(low, high), List.of(drawn))
                         .with(change ->
@@ -159,7 +163,7 @@ public final class NeedJson {
                                         .board(
                                                 child(root, "board")
                                                         .map(each -> board(each, chemistry))));
-        return Optional.of(new Asked(need, CellSupply.assumed(cell.get(), most)));
+        return Optional.of(new Asked(need, supply));
     }
 
     private OptionalDouble wanted(Optional<JsonNode> wanted, String name) {
