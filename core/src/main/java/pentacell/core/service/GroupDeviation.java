@@ -2,6 +2,9 @@ package pentacell.core.service;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntPredicate;
+import java.util.function.ToDoubleFunction;
+import pentacell.core.unit.Middle;
 
 /// How a group strays from the others, taken apart by what can cause it.
 ///
@@ -18,12 +21,16 @@ import java.util.List;
 /// @param lostShare 1 − c
 /// @param ampHoursADay l, in Ah
 /// @param aheadAmpHours a, in Ah: what it held more than the others at the begin
+/// @param isEither whether b may as well be a: where the slope hardly changes they look alike
 record GroupDeviation(
         double offsetVolts,
         double ohms,
         double lostShare,
         double ampHoursADay,
-        double aheadAmpHours) {
+        double aheadAmpHours,
+        boolean isEither) {
+    private static final GroupDeviation UNKNOWN = new GroupDeviation(0, 0, 0, 0, 0, false);
+
     private static final int OFFSET = 0;
     private static final int CURRENT = 1;
     private static final int BALANCE = 2;
@@ -34,19 +41,91 @@ record GroupDeviation(
     /// what needs nothing to be true of the slope last.
     private static final List<Integer> DISPENSABLE = List.of(BALANCE, TIME, CURRENT, DEPTH, OFFSET);
 
+    /// A pack that is near full for this part of its time is kept there: where the voltage is steep
+    /// only at the top, and groups are wherever they came to rest, that tells nothing of charges.
+    private static final double FLOATING = 0.7;
+
+    /// A group stands out when it is this many standard deviations of the others from their middle.
+    private static final double OUTSTANDING = 4;
+
     /// From fewer moments inside of what is known, and than half of all, nothing is told.
     private static final int LEAST_KNOWN = 40;
 
     /// Where so much of all lies inside of what is known, what lies over it is left out.
     private static final double INSIDE = 0.25;
 
-    static GroupDeviation of(HistoryMoments all, int group) {
-        int[] withSlope = all.where(at -> !Double.isNaN(all.slope(at, group))).toArray();
+    /// What a group strays by, as far as it is seen away from full too: near full a balancer
+    /// bleeds, and where the curve is steep there, groups that are sound stray far.
+    ///
+    /// @param isNearFull whether a moment is near full
+    /// @param isFlat whether the voltage hardly runs but near full and near empty, as that of LFP:
+    ///   then a charge that is missing is seen nowhere else
+    static GroupDeviation confirmed(
+            HistoryMoments all, int group, IntPredicate isNearFull, boolean isFlat) {
+        double middle = all.size() == 0 ? 0 : all.days(all.size() - 1) / 2;
+        GroupDeviation whole = of(all, group, at -> true);
+        if (isFlat && all.where(isNearFull).count() > FLOATING * all.size())
+            return new GroupDeviation(0, whole.ohms, 0, 0, 0, false);
+        return whole.confirmedBy(of(all, group, isNearFull.negate()), isFlat)
+                .lastingIn(
+                        of(all, group, at -> all.days(at) < middle),
+                        of(all, group, at -> all.days(at) >= middle));
+    }
+
+    /// What is lost by itself is not gained in one half of a history.
+    private GroupDeviation lastingIn(GroupDeviation first, GroupDeviation second) {
+        boolean lasts =
+                ampHoursADay * first.ampHoursADay >= 0 && ampHoursADay * second.ampHoursADay >= 0;
+        return new GroupDeviation(
+                offsetVolts, ohms, lostShare, lasts ? ampHoursADay : 0, aheadAmpHours, isEither);
+    }
+
+    /// Of each cause what both say: none where they differ in sign, else the smaller figure.
+    private GroupDeviation confirmedBy(GroupDeviation other, boolean isFlat) {
+        return new GroupDeviation(
+                smaller(offsetVolts, other.offsetVolts),
+                smaller(ohms, other.ohms),
+                lostShare,
+                isFlat ? ampHoursADay : smaller(ampHoursADay, other.ampHoursADay),
+                aheadAmpHours,
+                isEither);
+    }
+
+    /// Of each cause only what stands out from what the other groups have of it: sound groups
+    /// differ too, and where the history tells little, all seem to have something.
+    GroupDeviation beyond(List<GroupDeviation> others) {
+        return new GroupDeviation(
+                standsOut(others, GroupDeviation::offsetVolts),
+                standsOut(others, GroupDeviation::ohms),
+                standsOut(others, GroupDeviation::lostShare),
+                standsOut(others, GroupDeviation::ampHoursADay),
+                aheadAmpHours,
+                isEither);
+    }
+
+    private double standsOut(List<GroupDeviation> others, ToDoubleFunction<GroupDeviation> cause) {
+        double own = cause.applyAsDouble(this);
+        double[] of = others.stream().mapToDouble(cause).toArray();
+        double middle = Middle.of(of);
+        double usual = Middle.of(Arrays.stream(of).map(each -> Math.abs(each - middle)).toArray());
+        // 1.48: from the median of deviations to the standard one, were they normal
+        return Math.abs(own - middle) > OUTSTANDING * 1.48 * usual ? own : 0;
+    }
+
+    private static double smaller(double one, double other) {
+        if (!(one * other > 0)) return 0;
+        return Math.abs(one) <= Math.abs(other) ? one : other;
+    }
+
+    private static GroupDeviation of(HistoryMoments all, int group, IntPredicate counts) {
+        int[] withSlope =
+                all.where(at -> counts.test(at) && !Double.isNaN(all.slope(at, group))).toArray();
         int[] inside = Arrays.stream(withSlope).filter(at -> !all.isOver(at, group)).toArray();
         int[] moments =
-                inside.length >= Math.max(LEAST_KNOWN, INSIDE * all.size()) ? inside : withSlope;
-        if (moments.length < Math.min(LEAST_KNOWN, all.size() / 2))
-            return new GroupDeviation(0, 0, 0, 0, 0);
+                inside.length >= Math.max(LEAST_KNOWN, INSIDE * withSlope.length)
+                        ? inside
+                        : withSlope;
+        if (moments.length < Math.min(LEAST_KNOWN, all.size() / 2)) return UNKNOWN;
         SparseFit fit = new SparseFit(DISPENSABLE.size());
         for (int at : moments) {
             double slope = all.slope(at, group);
@@ -58,13 +137,15 @@ record GroupDeviation(
                     -slope * all.drawnAmpHours(at),
                     -slope * all.days(at));
         }
-        double[] found = fit.of(DISPENSABLE, OFFSET, BALANCE);
+        SparseFit.Fitted fitted = fit.of(DISPENSABLE, OFFSET, BALANCE);
+        double[] found = fitted.factors();
         double off = found[DEPTH];
         return new GroupDeviation(
                 found[OFFSET],
                 found[CURRENT],
                 off <= -0.5 ? -1 : off / (1 + off),
                 found[TIME],
-                found[BALANCE]);
+                found[BALANCE],
+                fitted.isEither());
     }
 }

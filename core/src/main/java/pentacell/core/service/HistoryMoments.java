@@ -11,6 +11,7 @@ final class HistoryMoments {
     private final double[][] strays;
     private final double[][] slopes;
     private final boolean[][] over;
+    private final double[][] below;
 
     /// Room for moments that are not known yet.
     HistoryMoments(int size, int groups) {
@@ -20,6 +21,7 @@ final class HistoryMoments {
         strays = new double[groups][size];
         slopes = new double[groups][size];
         over = new boolean[groups][size];
+        below = new double[groups][size];
     }
 
     /// Says what holds for the pack at a moment.
@@ -30,7 +32,12 @@ final class HistoryMoments {
     }
 
     /// Says what holds for a group at a moment.
-    void group(int moment, int group, double stray, double slope, boolean isOver) {
+    ///
+    /// @param belowVolts how far it is below all that the usual group ever showed; above that under
+    ///   0
+    void group(
+            int moment, int group, double stray, double slope, boolean isOver, double belowVolts) {
+        below[group][moment] = belowVolts;
         strays[group][moment] = stray;
         slopes[group][moment] = slope;
         over[group][moment] = isOver;
@@ -69,6 +76,11 @@ final class HistoryMoments {
     /// Whether a group is over all that is known: its slope is a guess then.
     boolean isOver(int moment, int group) {
         return over[group][moment];
+    }
+
+    /// How far a group is below all that the usual group ever showed, in V; above that under 0.
+    double below(int moment, int group) {
+        return below[group][moment];
     }
 
     /// From the lowest group to the highest, in V.

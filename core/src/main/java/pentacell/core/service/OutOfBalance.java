@@ -11,18 +11,22 @@ import pentacell.core.unit.Quantity;
 /// @param group from 0
 /// @param aheadAmpHours more than the others, in Ah; negative when it holds less
 /// @param share the same as a part of the charge that is used
-public record OutOfBalance(int group, double aheadAmpHours, double share) {
+/// @param orMisread whether it may as well be read wrongly: the history does not tell
+public record OutOfBalance(int group, double aheadAmpHours, double share, boolean orMisread) {
     /// What a board bleeds from a group, in mA (common practice: 30 to 100).
     private static final double USUAL_BLEED_MILLIAMPS = 50;
 
     /// What it is.
     public String sentence() {
-        return "group %d sits %s %s the others throughout, %s of the charge used: out of balance, not worn"
+        return "group %d sits %s %s the others throughout, %s of the charge used: %s"
                 .formatted(
                         group + 1,
                         Quantity.CHARGE.text(Math.abs(aheadAmpHours), 2),
                         aheadAmpHours > 0 ? "above" : "below",
-                        Quantity.PERCENT.text(100 * Math.abs(share), 1));
+                        Quantity.PERCENT.text(100 * Math.abs(share), 1),
+                        orMisread
+                                ? "out of balance, or read wrongly; this history looks the same for both, a good meter tells"
+                                : "out of balance, not worn");
     }
 
     /// What evens it, and how long that takes.

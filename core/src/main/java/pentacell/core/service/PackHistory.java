@@ -14,6 +14,12 @@ final class PackHistory {
     private static final double STEP = 0.2;
     private static final double LONGEST_STEP_SECONDS = 120;
 
+    /// From fewer steps nothing is told.
+    private static final int LEAST_STEPS = 5;
+
+    /// LFP is full under this at rest, the 4.2 V class above, in V (common practice).
+    private static final double FLAT_VOLTS = 3.7;
+
     private static final double DAY_SECONDS = 86_400;
 
     /// Near full and near empty are these parts of the charge that is used.
@@ -39,11 +45,13 @@ final class PackHistory {
         inside = log.ofGroups(Middle::ofSorting);
         ohms = resistance(inside);
         resolution = log.finestStepVolts();
-        for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * ohms;
+        double drop = ohms > 0 ? ohms : commonOhms(inside);
+        for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * drop;
         run = new VoltageRun(seconds, amps, inside, resolution);
     }
 
-    /// Resistance of the usual group, from steps of the current; 0 without any.
+    /// Resistance of the usual group, from steps of the current between readings near each other;
+    /// NaN when there are too few of them.
     private double resistance(double[] medians) {
         List<Double> steps = new ArrayList<>();
         for (int i = 1; i < medians.length; i++) {
@@ -53,14 +61,40 @@ final class PackHistory {
                     && seconds[i] - seconds[i - 1] <= LONGEST_STEP_SECONDS)
                 steps.add(-(medians[i] - medians[i - 1]) / step);
         }
-        return steps.isEmpty() ? 0 : Math.max(0, middle(steps));
+        double ohms = steps.size() < LEAST_STEPS ? Double.NaN : middle(steps);
+        return ohms > 0 ? ohms : Double.NaN;
+    }
+
+    /// What the voltage has in common with the current over readings far from each other: R of ΔV =
+    /// −R·ΔI − s·I·Δt by least squares, in Ω. What comes slowly is in it too, so it frees a voltage
+    /// of its drop, and says nothing of joints. 0 when it cannot be told.
+    private double commonOhms(double[] medians) {
+        double steps = 0;
+        double both = 0;
+        double flows = 0;
+        double atSteps = 0;
+        double atFlows = 0;
+        for (int i = 1; i < medians.length; i++) {
+            double change = medians[i] - medians[i - 1];
+            double step = amps[i - 1] - amps[i];
+            double flow = (seconds[i - 1] - seconds[i]) * (amps[i] + amps[i - 1]) / 2;
+            steps += step * step;
+            both += step * flow;
+            flows += flow * flow;
+            atSteps += step * change;
+            atFlows += flow * change;
+        }
+        double apart = steps * flows - both * both;
+        return apart > 1e-6 * steps * flows
+                ? Math.max(0, (flows * atSteps - both * atFlows) / apart)
+                : 0;
     }
 
     private static double middle(List<Double> values) {
         return Middle.of(values.stream().mapToDouble(each -> each).toArray());
     }
 
-    /// Resistance of the usual group, in Ω; 0 when no step tells it.
+    /// Resistance of the usual group, in Ω; NaN when the log does not tell it.
     double ohms() {
         return ohms;
     }
@@ -101,7 +135,8 @@ final class PackHistory {
                         g,
                         stray,
                         run.slopeBetween(inside[i], stray),
-                        run.isOver(inside[i], stray));
+                        run.isOver(inside[i], stray),
+                        run.below(inside[i] + stray));
             }
         }
         return moments;
@@ -111,6 +146,11 @@ final class PackHistory {
     /// rounded.
     double resolution() {
         return resolution;
+    }
+
+    /// Whether its voltage runs flat between full and empty: no other cell is full so low.
+    boolean isFlat() {
+        return run.highestVolts() < FLAT_VOLTS;
     }
 
     /// Usual spread of the groups near the lowest state, in mV.
@@ -131,7 +171,12 @@ final class PackHistory {
     }
 
     private IntStream nearFull(HistoryMoments moments) {
-        return moments.where(at -> moments.drawnAmpHours(at) <= NEAR * usedAmpHours());
+        return moments.where(at -> isNearFull(moments, at));
+    }
+
+    /// Whether the pack was near its highest state at a moment.
+    boolean isNearFull(HistoryMoments moments, int at) {
+        return moments.drawnAmpHours(at) <= NEAR * usedAmpHours();
     }
 
     private static double usualSpread(HistoryMoments moments, IntStream some) {

@@ -53,20 +53,27 @@ final class SparseFit {
         count++;
     }
 
-    /// The factor of each term; 0 of those that are left out.
+    /// The terms that are needed, with their factors.
     ///
     /// @param dispensable all terms, in the order in which they are tried to be left out
     /// @param doubtful one that is tried late; where `instead` explains clearly more in its place,
     ///   that is kept
-    double[] of(List<Integer> dispensable, int doubtful, int instead) {
+    Fitted of(List<Integer> dispensable, int doubtful, int instead) {
         Scaled scaled = new Scaled();
         List<Integer> kept = scaled.missed(dispensable);
         if (scaled.isBetter(doubtful, instead, kept)) {
             kept.set(kept.indexOf(doubtful), instead);
             kept = scaled.missed(kept);
         }
-        return scaled.factors(kept);
+        return new Fitted(scaled.factors(kept), !scaled.isNeeded(doubtful, instead, kept));
     }
+
+    /// What was found.
+    ///
+    /// @param factors of each term; 0 of those that are left out
+    /// @param isEither whether the doubtful term was kept, and the other in its place would do
+    ///   about as well
+    record Fitted(double[] factors, boolean isEither) {}
 
     /// The sums with each term as long as the others: ampere-hours times volts beside ones would
     /// cost digits.
@@ -138,6 +145,14 @@ final class SparseFit {
             then.set(then.indexOf(term), by);
             return then.stream().allMatch(each -> own(each, then) >= ALIKE)
                     && isClearlyMore(left(kept) - left(then), left(then), then.size());
+        }
+
+        /// Whether a term that is kept cannot be had from another in its place.
+        boolean isNeeded(int term, int by, List<Integer> kept) {
+            if (!kept.contains(term)) return true;
+            List<Integer> then = new ArrayList<>(without(term, kept));
+            if (!then.contains(by)) then.add(by);
+            return isClearlyMore(left(then) - left(kept), left(kept), then.size());
         }
 
         /// What some terms leave unexplained of the squares.

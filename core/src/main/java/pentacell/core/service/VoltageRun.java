@@ -69,6 +69,11 @@ final class VoltageRun {
         run(Math.max(noise(), resolution / 2));
     }
 
+    /// The highest voltage of the usual group, in V.
+    double highestVolts() {
+        return high;
+    }
+
     /// Charge between the highest and the lowest state, in Ah.
     double usedAmpHours() {
         return drawn[0];
@@ -92,6 +97,11 @@ final class VoltageRun {
         double apart = drawnAmpHours(volts) - drawnAmpHours(volts + stray);
         if (volts + stray > high) apart += (volts + stray - high) / slopes[BINS - 1];
         return apart * stray > 0 ? stray / apart : slopes[bin(volts)];
+    }
+
+    /// How far a voltage is below all that the usual group ever showed, in V; above that under 0.
+    double below(double volts) {
+        return low - volts;
     }
 
     /// Whether a group that strays lies over all that the usual group ever showed.

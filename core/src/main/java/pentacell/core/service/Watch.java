@@ -9,6 +9,7 @@ import java.util.OptionalInt;
 import java.util.function.IntToDoubleFunction;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.unit.Count;
+import pentacell.core.unit.Middle;
 import pentacell.core.unit.Quantity;
 import pentacell.core.use.Trouble;
 
@@ -43,6 +44,10 @@ public record Watch(
 
     private static final double MORE_RESISTANCE = 0.25;
 
+    /// Where the usual resistance is not known, a group must have this many times what any other
+    /// differs by.
+    private static final double BEYOND_OTHERS = 4;
+
     /// Loss by itself that is let pass, as a share of the charge used in a month (common practice:
     /// 2 to 3 % a month).
     private static final double SELF_SHARE_A_MONTH = 0.02;
@@ -55,6 +60,21 @@ public record Watch(
     private static final double STEPS = 1.6;
 
     private static final double LEAST_DAYS = 3;
+
+    /// A group has fallen below all others when it did so as often as this.
+    private static final int LEAST_FALLS = 3;
+
+    /// So far below all that the others ever showed, in V.
+    private static final double FALLEN_VOLTS = 0.03;
+
+    /// It must lack more than this by it.
+    private static final double FALLEN_SHARE = 0.05;
+
+    /// And is read at less than this part of the highest current, where its resistance says little.
+    private static final double LIGHT_SHARE = 0.05;
+
+    /// When full it is not lower than the others by more than this, in V.
+    private static final double SAME_FULL_VOLTS = 0.01;
 
     public Watch {
         findings = List.copyOf(findings);
@@ -69,14 +89,24 @@ public record Watch(
         HistoryMoments moments = history.moments();
         List<Finding> findings = new ArrayList<>();
         List<OutOfBalance> outOfBalance = new ArrayList<>();
-        if (log.series() > 1)
-            for (int group = 0; group < log.series(); group++) {
-                OfGroup one = new OfGroup(history, moments, group, parallel);
-                GroupDeviation off = GroupDeviation.of(moments, group);
-                List<Finding> told = one.findings(off);
-                findings.addAll(told);
-                if (told.isEmpty()) one.outOfBalance(off).ifPresent(outOfBalance::add);
-            }
+        List<GroupDeviation> all = new ArrayList<>();
+        for (int group = 0; group < log.series() && log.series() > 1; group++)
+            all.add(
+                    GroupDeviation.confirmed(
+                            moments,
+                            group,
+                            at -> history.isNearFull(moments, at),
+                            history.isFlat()));
+        for (int group = 0; group < all.size(); group++) {
+            List<GroupDeviation> others = others(all, group);
+            double othersOhms =
+                    others.stream().mapToDouble(each -> Math.abs(each.ohms())).max().orElse(0);
+            OfGroup one = new OfGroup(history, moments, group, parallel, othersOhms);
+            GroupDeviation off = all.get(group).beyond(others);
+            List<Finding> told = one.findings(off);
+            findings.addAll(told);
+            if (told.isEmpty()) one.outOfBalance(off).ifPresent(outOfBalance::add);
+        }
         // where one loses charge, the others seem to gain
         if (findings.stream().anyMatch(each -> each.cause() == Trouble.SELF_DISCHARGE))
             findings.removeIf(each -> each.cause() == Trouble.UNEVEN_LOAD);
@@ -91,10 +121,29 @@ public record Watch(
                 outOfBalance);
     }
 
+    private static List<GroupDeviation> others(List<GroupDeviation> all, int group) {
+        List<GroupDeviation> others = new ArrayList<>(all);
+        others.remove(group);
+        return others;
+    }
+
     /// What is said of one group.
-    private record OfGroup(PackHistory history, HistoryMoments moments, int group, int parallel) {
+    ///
+    /// @param othersOhms the most that any other group differs by, in Ω
+    private record OfGroup(
+            PackHistory history,
+            HistoryMoments moments,
+            int group,
+            int parallel,
+            double othersOhms) {
         List<Finding> findings(GroupDeviation off) {
             List<Finding> findings = new ArrayList<>();
+            double fallen = fallenShare(off);
+            if (fallen > Math.max(FALLEN_SHARE, HALF_A_CELL / parallel)) {
+                // what else is read of a group that is empty again and again says nothing
+                findings.add(cellsOff(Math.max(fallen, off.lostShare()), 1));
+                return findings;
+            }
             cellsOff(findings, off);
             selfDischarge(findings, off);
             unevenLoad(findings, off);
@@ -104,12 +153,26 @@ public record Watch(
         }
 
         Optional<OutOfBalance> outOfBalance(GroupDeviation off) {
-            double ahead = off.aheadAmpHours();
+            double usual = usualSlope();
+            boolean isEither = off.isEither() && off.offsetVolts() != 0 && usual > 0;
+            double ahead = isEither ? off.offsetVolts() / usual : off.aheadAmpHours();
             double share = ahead / history.usedAmpHours();
-            double effect = steepest(at -> moments.slope(at, group) * Math.abs(ahead));
-            return Math.abs(share) > SAME_SHARE && effect > seen(SEEN_VOLTS)
-                    ? Optional.of(new OutOfBalance(group, ahead, share))
+            double effect =
+                    isEither
+                            ? Math.abs(off.offsetVolts())
+                            : steepest(at -> moments.slope(at, group) * Math.abs(ahead));
+            boolean isMuch = isEither ? effect > MISREAD_VOLTS : Math.abs(share) > SAME_SHARE;
+            return isMuch && effect > seen(SEEN_VOLTS)
+                    ? Optional.of(new OutOfBalance(group, ahead, share, isEither))
                     : Optional.empty();
+        }
+
+        private double usualSlope() {
+            double[] slopes =
+                    moments.where(at -> !Double.isNaN(moments.slope(at, group)))
+                            .mapToDouble(at -> moments.slope(at, group))
+                            .toArray();
+            return slopes.length == 0 ? 0 : Middle.of(slopes);
         }
 
         private static double sure(double effect, double passes) {
@@ -137,28 +200,50 @@ public record Watch(
                                     * moments.drawnAmpHours(at)
                                     * share
                                     / (1 - share));
-            if (!(share > passes && effect > seen(SEEN_VOLTS))) return;
+            if (share > passes && effect > seen(SEEN_VOLTS)) findings.add(cellsOff(share, effect));
+        }
+
+        private Finding cellsOff(double share, double effect) {
             int cells = Math.clamp(Math.round(share * parallel), 1, parallel);
-            findings.add(
-                    new Finding(
-                            group,
-                            Trouble.CELLS_OFF,
-                            OptionalInt.of(cells),
-                            Map.of(
-                                    "capacityShare",
-                                    1 - share,
-                                    "strayMillivoltsAtLowest",
-                                    1000 * effect),
-                            "group %d holds %s of what the others do: about %s of %d off the bar"
-                                    .formatted(
-                                            group + 1,
-                                            Quantity.PERCENT.text(100 * (1 - share), 0),
-                                            Count.of(cells, "cell", "cells"),
-                                            parallel),
-                            "after a rest and under load, each can's voltage against its group: more than %s off is a broken fuse or joint"
-                                    .formatted(
-                                            Quantity.MILLIVOLTS.text(1000 * CanSearches.OFF_VOLTS)),
-                            sure(share, passes)));
+            return new Finding(
+                    group,
+                    Trouble.CELLS_OFF,
+                    OptionalInt.of(cells),
+                    Map.of("capacityShare", 1 - share, "strayMillivoltsAtLowest", 1000 * effect),
+                    "group %d holds %s of what the others do: about %s of %d off the bar"
+                            .formatted(
+                                    group + 1,
+                                    Quantity.PERCENT.text(100 * (1 - share), 0),
+                                    Count.of(cells, "cell", "cells"),
+                                    parallel),
+                    "after a rest and under load, each can's voltage against its group: more than %s off is a broken fuse or joint"
+                            .formatted(Quantity.MILLIVOLTS.text(1000 * CanSearches.OFF_VOLTS)),
+                    sure(share, Math.max(SAME_SHARE, HALF_A_CELL / parallel)));
+        }
+
+        /// What of its charge a group lacks that falls, again and again, below all that the others
+        /// ever show, and is as full as they are each time; 0 of any other. What it had given when
+        /// it fell, over what the others give down to where they ever were: they are lower by then,
+        /// so it lacks at least that.
+        private double fallenShare(GroupDeviation off) {
+            if (history.nearFull(moments, group) < -SAME_FULL_VOLTS) return 0;
+            // more resistance keeps it low for a while after the load too
+            double far = FALLEN_VOLTS + Math.max(0, off.ohms()) * history.mostAmps();
+            double light = LIGHT_SHARE * history.mostAmps();
+            List<Double> falls = new ArrayList<>();
+            boolean hasFallen = false;
+            for (int at = 0; at < moments.size(); at++) {
+                if (history.isNearFull(moments, at)) hasFallen = false;
+                boolean isBelow =
+                        moments.below(at, group) > far && Math.abs(moments.amps(at)) <= light;
+                if (isBelow && !hasFallen) falls.add(moments.drawnAmpHours(at));
+                hasFallen |= isBelow;
+            }
+            return falls.size() < LEAST_FALLS
+                    ? 0
+                    : 1
+                            - Middle.of(falls.stream().mapToDouble(each -> each).toArray())
+                                    / history.usedAmpHours();
         }
 
         private void selfDischarge(List<Finding> findings, GroupDeviation off) {
@@ -221,12 +306,15 @@ public record Watch(
         private void resistance(List<Finding> findings, GroupDeviation off) {
             boolean isOff = findings.stream().anyMatch(each -> each.cause() == Trouble.CELLS_OFF);
             double share = isOff ? off.lostShare() : 0;
-            double ohms = off.ohms() - share / (1 - share) * history.ohms();
+            double usual = history.ohms();
+            double ohms = off.ohms() - (Double.isNaN(usual) ? 0 : share / (1 - share) * usual);
             double effect = ohms * history.mostAmps();
-            double passes =
-                    Math.max(
-                            MORE_RESISTANCE * history.ohms(),
-                            SEEN_VOLTS / Math.max(1e-9, history.mostAmps()));
+            // without the usual resistance only the other groups say how much is more
+            double much =
+                    Double.isNaN(usual)
+                            ? isOff ? Double.POSITIVE_INFINITY : BEYOND_OTHERS * othersOhms
+                            : MORE_RESISTANCE * usual;
+            double passes = Math.max(much, SEEN_VOLTS / Math.max(1e-9, history.mostAmps()));
             if (!(ohms > passes && effect > SEEN_VOLTS)) return;
             findings.add(
                     new Finding(
@@ -241,6 +329,7 @@ public record Watch(
         }
 
         private void misread(List<Finding> findings, GroupDeviation off) {
+            if (off.isEither()) return;
             double most = steepest(at -> Math.abs(moments.stray(at, group)));
             if (!(Math.abs(off.offsetVolts())
                     > Math.max(

@@ -20,7 +20,7 @@ final class OutOfBalanceTest {
     void howLongABalancerNeeds(double aheadAmpHours, double milliamps, String said) {
         assertEquals(
                 said,
-                new OutOfBalance(2, aheadAmpHours, aheadAmpHours / 20)
+                new OutOfBalance(2, aheadAmpHours, aheadAmpHours / 20, false)
                         .remedy(
                                 Double.isNaN(milliamps)
                                         ? OptionalDouble.empty()
@@ -38,7 +38,7 @@ final class OutOfBalanceTest {
     void howFarItSitsFromTheOthers(double aheadAmpHours, String said) {
         assertEquals(
                 said,
-                new OutOfBalance(2, aheadAmpHours, aheadAmpHours / 20)
+                new OutOfBalance(2, aheadAmpHours, aheadAmpHours / 20, false)
                         .sentence()
                         .replace('\u00a0', ' '));
     }

@@ -20,7 +20,7 @@ final class DemoBuild {
     private static final int GROUPS = 7;
     private static final int ROWS = 5;
     private static final int COLUMNS_A_GROUP = 2;
-    private static final double PITCH_MILLIMETRES = 19.5;
+    private static final double PITCH_MILLIMETRES = 20;
 
     /// What the groups read in the evening and in the morning, in V.
     private static final double[] EVENING = {3.912, 3.911, 3.913, 3.912, 3.911, 3.912, 3.912};

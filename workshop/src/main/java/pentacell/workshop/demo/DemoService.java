@@ -42,7 +42,7 @@ final class DemoService {
     private static final int ROWS = 4;
     private static final int SPARES = 2;
     private static final double FIRST_VOLTS = 3.66;
-    private static final double PITCH_MILLIMETRES = 19.5;
+    private static final double PITCH_MILLIMETRES = 20;
     private static final int STEP_MINUTES = 15;
     private static final int STEPS_A_WEEK = 7 * 24 * 60 / STEP_MINUTES;
     private static final int FALLEN_GROUP = 1;
