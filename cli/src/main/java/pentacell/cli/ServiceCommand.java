@@ -5,6 +5,7 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import pentacell.core.prove.GroupLog;
+import pentacell.core.service.WarmthTrend;
 import pentacell.core.service.Watch;
 import pentacell.workshop.exchange.GroupLogCsv;
 import pentacell.workshop.exchange.ServiceFiles;
@@ -62,7 +63,7 @@ final class ServiceCommand implements Callable<Integer> {
         GroupLog history = read.log().get();
         sayImpossible(errors, history);
         Watch watch = Watch.of(history, parallel);
-        result.give(ServiceFiles.json(watch));
+        result.give(ServiceFiles.json(watch, WarmthTrend.of(history)));
         watch.findings().forEach(finding -> errors.println(finding.sentence()));
         return Exit.DONE;
     }

@@ -15,6 +15,7 @@ import static pentacell.core.service.GatePack.pack;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -242,6 +243,40 @@ final class ServicedPackTest {
         assertEquals(1.00211681802045, 10 * trend.ampHoursAYear() / 365.25, 1e-12);
         // the middle is a whole day
         assertEquals(-0.262323073774029, trend.ampHours(zero), 0.06);
+        // at their middle a line is known to 1/√n of a test, and less away from it
+        double atMiddle = trend.errorAmpHours() / Math.sqrt(NORRIS.length);
+        assertEquals(
+                atMiddle,
+                trend.highAmpHours(trend.middle()) - trend.ampHours(trend.middle()),
+                1e-6);
+        assertEquals(
+                atMiddle, trend.ampHours(trend.middle()) - trend.lowAmpHours(trend.middle()), 1e-6);
+        assertTrue(trend.highAmpHours(zero) - trend.ampHours(zero) > atMiddle);
+    }
+
+    @RepeatedTest(20)
+    @DisplayName("the band holds the truth 19 times in 20")
+    void theBandHoldsTheTruth(RepetitionInfo repetition) {
+        Random random = new Random(repetition.getCurrentRepetition());
+        int count = 3 + repetition.getCurrentRepetition() % 6;
+        int held = 0;
+        int asked = 400;
+        for (int round = 0; round < asked; round++) {
+            List<PackInUse.Retest> tests = new ArrayList<>();
+            for (int k = 0; k < count; k++)
+                tests.add(
+                        new PackInUse.Retest(
+                                0,
+                                LocalDate.of(2020, 1, 1).plusDays(200L * k),
+                                100 - 1.5 * k + 3 * random.nextGaussian()));
+            GroupTrend trend = GroupTrend.of(tests);
+            LocalDate on = LocalDate.of(2020, 1, 1).plusDays(random.nextInt(200 * count));
+            double truth =
+                    100 - 1.5 * ChronoUnit.DAYS.between(LocalDate.of(2020, 1, 1), on) / 200.0;
+            if (trend.lowAmpHours(on) <= truth && truth <= trend.highAmpHours(on)) held++;
+        }
+        // 380 by expectation, four standard deviations of 4.4
+        assertTrue(held >= 362, held + " of " + asked);
     }
 
     @Test

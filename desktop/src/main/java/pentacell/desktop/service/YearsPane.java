@@ -111,7 +111,7 @@ final class YearsPane extends VBox {
                 ? "–"
                 : Quantity.CHARGE.number(trend.ampHoursAYear())
                         + " ± "
-                        + Quantity.CHARGE.number(trend.deviationAYear());
+                        + Quantity.CHARGE.number(trend.errorAYear());
     }
 
     private LocalDate today() {
