@@ -104,42 +104,29 @@ public final class CurrentSign {
         return (isByStep ? ohms : slope) >= 0;
     }
 
-    /// What the voltage does at steps of the current.
+    /// What the voltage does at steps of the current, and between them.
     ///
-    /// @param volts by which it changes
-    /// @param amps by which the current does
+    /// @param usualOhms the usual size of ΔV ÷ ΔI at a step, in Ω; 0 without steps
     /// @param usualVolts by which the voltage changes on average between readings without a step
-    private record Steps(double[] volts, double[] amps, double usualVolts) {
+    private record Steps(double usualOhms, double usualVolts) {
         static Steps of(IntToDoubleFunction volts, Column amps) {
             double least = Math.max(REST_AMPS, STEP_SHARE * most(amps));
-            Column.Builder ofVolts = new Column.Builder();
-            Column.Builder ofAmps = new Column.Builder();
+            Column.Builder ohms = new Column.Builder();
             double sum = 0;
             int others = 0;
             for (int i = 1; i < amps.size(); i++) {
                 double step = amps.get(i) - amps.get(i - 1);
-                double change = volts.applyAsDouble(i) - volts.applyAsDouble(i - 1);
-                if (!(Math.abs(change) <= MOST_VOLTS)) continue;
-                if (Math.abs(step) > least) {
-                    ofVolts.add(change);
-                    ofAmps.add(step);
-                } else {
-                    sum += Math.abs(change);
+                double change = Math.abs(volts.applyAsDouble(i) - volts.applyAsDouble(i - 1));
+                if (!(change <= MOST_VOLTS)) continue;
+                if (Math.abs(step) > least) ohms.add(change / Math.abs(step));
+                else {
+                    sum += change;
                     others++;
                 }
             }
             return new Steps(
-                    ofVolts.build().toArray(),
-                    ofAmps.build().toArray(),
+                    ohms.size() == 0 ? 0 : Middle.of(ohms.build().toArray()),
                     others == 0 ? 0 : sum / others);
-        }
-
-        /// The usual size of ΔV ÷ ΔI, in Ω; 0 without steps.
-        double usualOhms() {
-            if (amps.length == 0) return 0;
-            double[] sizes = new double[volts.length];
-            for (int i = 0; i < sizes.length; i++) sizes[i] = Math.abs(volts[i] / amps[i]);
-            return Middle.of(sizes);
         }
     }
 

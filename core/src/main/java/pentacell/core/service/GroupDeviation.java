@@ -138,14 +138,13 @@ record GroupDeviation(
                     -slope * all.days(at));
         }
         SparseFit.Fitted fitted = fit.of(DISPENSABLE, OFFSET, BALANCE);
-        double[] found = fitted.factors();
-        double off = found[DEPTH];
+        double off = fitted.factor(DEPTH);
         return new GroupDeviation(
-                found[OFFSET],
-                found[CURRENT],
+                fitted.factor(OFFSET),
+                fitted.factor(CURRENT),
                 off <= -0.5 ? -1 : off / (1 + off),
-                found[TIME],
-                found[BALANCE],
+                fitted.factor(TIME),
+                fitted.factor(BALANCE),
                 fitted.isEither());
     }
 }

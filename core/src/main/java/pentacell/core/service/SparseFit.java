@@ -69,11 +69,25 @@ final class SparseFit {
     }
 
     /// What was found.
-    ///
-    /// @param factors of each term; 0 of those that are left out
-    /// @param isEither whether the doubtful term was kept, and the other in its place would do
-    ///   about as well
-    record Fitted(double[] factors, boolean isEither) {}
+    static final class Fitted {
+        private final double[] factors;
+        private final boolean isEither;
+
+        private Fitted(double[] factors, boolean isEither) {
+            this.factors = factors;
+            this.isEither = isEither;
+        }
+
+        /// The factor of a term; 0 of one that is left out.
+        double factor(int term) {
+            return factors[term];
+        }
+
+        /// Whether the doubtful term was kept, and the other in its place would do about as well.
+        boolean isEither() {
+            return isEither;
+        }
+    }
 
     /// The sums with each term as long as the others: ampere-hours times volts beside ones would
     /// cost digits.

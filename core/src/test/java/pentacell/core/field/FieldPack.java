@@ -22,6 +22,9 @@ public final class FieldPack {
 
         final double limit;
         final double cutOff;
+
+        /// Filled once, then only read.
+        @SuppressWarnings("ImmutableEnumChecker")
         private final double[] table = new double[POINTS + 2];
 
         Family(double limit, double cutOff) {
@@ -197,7 +200,7 @@ public final class FieldPack {
         double[] gapAt = random.doubles(logger.gaps(), 0, until).sorted().toArray();
         double next = 0;
         for (double at = from; at < until; at += step) {
-            now = amps(use, at, step);
+            now = amps(use, at);
             if (at >= next) {
                 next = at + logger.seconds() * (1 - 1e-9);
                 if (!isMissed(at, gapAt)) written.add(at, now, this);
@@ -276,7 +279,7 @@ public final class FieldPack {
     }
 
     /// What flows at a time: what the use asks for, within what the board lets.
-    private double amps(Use use, double at, double step) {
+    private double amps(Use use, double at) {
         double c = ampHours();
         double hour = at / 3600 % 24;
         double day = Math.floor(at / 86_400);
@@ -297,7 +300,7 @@ public final class FieldPack {
             case SUPPLY -> 0.3 * c * (1 + 0.2 * Math.sin(at / 300));
             case STORAGE -> 0.004 * c + (every(at, 43_200, 1800) ? 0.08 * c : 0);
             case RIDE, RIDE_WITH_REGENERATION ->
-                    hour > 7 && hour < 7.6 || hour > 16 && hour < 16.7 ? ride(use, at, step, c) : 0;
+                    hour > 7 && hour < 7.6 || hour > 16 && hour < 16.7 ? ride(use, at, c) : 0;
             case TOOL -> hour > 8 && hour < 15 ? tool(at, c) : 0;
             case HEATER -> hour > 5.5 && hour < 6.6 ? 0.5 * c : 0;
         };
@@ -326,7 +329,7 @@ public final class FieldPack {
         return -amps;
     }
 
-    private double ride(Use use, double at, double step, double c) {
+    private double ride(Use use, double at, double c) {
         if (at >= burstEnds) {
             burstEnds = at + 10 + 60 * random.nextDouble();
             double kind = random.nextDouble();
