@@ -41,8 +41,8 @@ record GroupDeviation(
     /// what needs nothing to be true of the slope last.
     private static final List<Integer> DISPENSABLE = List.of(BALANCE, TIME, CURRENT, DEPTH, OFFSET);
 
-    /// A pack that is near full for this part of its time is kept there: where the voltage is steep
-    /// only at the top, and groups are wherever they came to rest, that tells nothing of charges.
+    /// A pack that is near full for this part of its time is kept there: on a flat run groups rest
+    /// wherever they came to, which tells nothing of charges.
     private static final double FLOATING = 0.7;
 
     /// A group stands out when it is this many standard deviations of the others from their middle.
@@ -64,9 +64,9 @@ record GroupDeviation(
             HistoryMoments all, int group, IntPredicate isNearFull, boolean isFlat) {
         double middle = all.size() == 0 ? 0 : all.days(all.size() - 1) / 2;
         GroupDeviation whole = of(all, group, at -> true);
-        if (isFlat && all.where(isNearFull).count() > FLOATING * all.size())
-            return new GroupDeviation(0, whole.ohms, 0, 0, 0, false);
-        return whole.confirmedBy(of(all, group, isNearFull.negate()), isFlat)
+        boolean isFloating = all.where(isNearFull).count() > FLOATING * all.size();
+        if (isFlat && isFloating) return new GroupDeviation(0, whole.ohms, 0, 0, 0, false);
+        return whole.confirmedBy(of(all, group, isNearFull.negate()), isFlat, isFloating)
                 .lastingIn(
                         of(all, group, at -> all.days(at) < middle),
                         of(all, group, at -> all.days(at) >= middle));
@@ -81,14 +81,15 @@ record GroupDeviation(
     }
 
     /// Of each cause what both say: none where they differ in sign, else the smaller figure.
-    private GroupDeviation confirmedBy(GroupDeviation other, boolean isFlat) {
+    private GroupDeviation confirmedBy(GroupDeviation other, boolean isFlat, boolean isFloating) {
         return new GroupDeviation(
                 smaller(offsetVolts, other.offsetVolts),
                 smaller(ohms, other.ohms),
                 lostShare,
                 isFlat ? ampHoursADay : smaller(ampHoursADay, other.ampHoursADay),
                 aheadAmpHours,
-                isEither);
+                // where it hardly moves, an offset and a charge that is ahead look alike
+                isEither || isFloating);
     }
 
     /// Of each cause only what stands out from what the other groups have of it: sound groups
