@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.TestReporter;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.cell.Chemistry;
@@ -36,7 +37,8 @@ final class ResistanceTruthTest {
         "LFP, 10, SLOW, 1",
         "LFP, 30, SLOW, 2"
     })
-    void packResistance(Family family, double seconds, String load, double percent) {
+    void packResistance(
+            Family family, double seconds, String load, double percent, TestReporter reporter) {
         double worst = 0;
         double sum = 0;
         int count = 12;
@@ -58,7 +60,11 @@ final class ResistanceTruthTest {
             sum += off;
             worst = Math.max(worst, Math.abs(off));
         }
-        assertTrue(worst < percent, "mean %.2f %%, worst %.2f %%".formatted(sum / count, worst));
+        String said =
+                "%s every %.1f s, %s: mean %.2f %%, worst %.2f %%"
+                        .formatted(family, seconds, load, sum / count, worst);
+        reporter.publishEntry("resistance", said);
+        assertTrue(worst < percent, said);
     }
 
     /// Ten minutes of load and as much of rest, until the pack is low.
