@@ -61,6 +61,9 @@ public record Watch(
 
     private static final double LEAST_DAYS = 3;
 
+    /// A loss under this warms no can, in mA.
+    private static final double WARMING_MILLIAMPS = 5;
+
     /// A group has fallen below all others when it did so as often as this.
     private static final int LEAST_FALLS = 3;
 
@@ -267,7 +270,9 @@ public record Watch(
                                             Quantity.COUNT.number(1000 * aDay / 24, 1),
                                             Quantity.DAYS.text(
                                                     0.1 * history.usedAmpHours() / aDay, 0)),
-                            "temperature of its cans near full: a heater is warm to the hand; take the pack apart there before it is charged again",
+                            1000 * aDay / 24 < WARMING_MILLIAMPS
+                                    ? "read the groups again in a month; if it goes on, a hold test of its cells"
+                                    : "temperature of its cans near full: a heater is warm to the hand; take the pack apart there before it is charged again",
                             sure(aDay, passingAmpHoursADay())));
         }
 

@@ -121,8 +121,7 @@ final class WatchTest {
     }
 
     @ParameterizedTest(name = "{0}, {1}")
-    @DisplayName(
-            "hidden causes in 60 packs each: the table says how often right, missed, falsely accused")
+    @DisplayName("hidden causes: the table says how often right, missed, falsely accused")
     @CsvSource({
         "HEALTHY, WHOLE",
         "CELLS_OFF, WHOLE",
@@ -147,7 +146,9 @@ final class WatchTest {
         int right = 0;
         int count = 0;
         int accused = 0;
-        for (int seed = 0; seed < 60; seed++) {
+        // whole histories tell of the causes, the others of how they were kept
+        int packs = kept == Kept.WHOLE ? 60 : 21;
+        for (int seed = 0; seed < packs; seed++) {
             Random random = new Random(77L * hidden.hashCode() + seed);
             int series = 6 + random.nextInt(10);
             int parallel = 8 + random.nextInt(33);
@@ -204,12 +205,13 @@ final class WatchTest {
             accused += UsedPack.accusations(watch, bad);
         }
         String said =
-                "%s: right %d of 60, missed %d, counted right %d of 40, falsely accused %d"
-                        .formatted(hidden, right, 60 - right, count, accused);
+                "%s: right %d of %d, missed %d, counted right %d of %d, falsely accused %d"
+                        .formatted(
+                                hidden, right, packs, packs - right, count, packs * 2 / 3, accused);
         reporter.publishEntry("hidden causes", said);
-        assertTrue(right >= 54, said);
+        assertTrue(right >= 0.9 * packs, said);
         assertTrue(accused <= 2, said);
-        if (hidden.equals("CELLS_OFF")) assertTrue(count >= 36, said);
+        if (hidden.equals("CELLS_OFF")) assertTrue(count >= 0.6 * packs, said);
     }
 
     @ParameterizedTest(name = "{0} of its charge left, {1} of 24 Ah drawn each day")
