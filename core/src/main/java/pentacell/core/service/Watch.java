@@ -61,6 +61,12 @@ public record Watch(
 
     private static final double LEAST_DAYS = 3;
 
+    /// Neighbours lose alike when what they lose differs by less than this part.
+    private static final double ALIKE = 0.3;
+
+    private static final String PART_OF_THE_GROUPS =
+            "what hangs on part of the groups: a tap for a lower voltage, the board's own supply, a charger on one group";
+
     /// A loss under this warms no can, in mA.
     private static final double WARMING_MILLIAMPS = 5;
 
@@ -113,6 +119,7 @@ public record Watch(
         // where one loses charge, the others seem to gain
         if (findings.stream().anyMatch(each -> each.cause() == Trouble.SELF_DISCHARGE))
             findings.removeIf(each -> each.cause() == Trouble.UNEVEN_LOAD);
+        tapped(findings);
         findings.sort(Comparator.comparingDouble((Finding each) -> -each.sure()));
         outOfBalance.sort(
                 Comparator.comparingDouble((OutOfBalance each) -> -Math.abs(each.aheadAmpHours())));
@@ -122,6 +129,53 @@ public record Watch(
                 history.spreadHigh(moments),
                 history.trend(moments),
                 outOfBalance);
+    }
+
+    /// Neighbours that lose alike feed something together, such as a tap for a lower voltage: that
+    /// is told once.
+    private static void tapped(List<Finding> findings) {
+        List<Finding> losing =
+                findings.stream()
+                        .filter(each -> each.cause() == Trouble.SELF_DISCHARGE)
+                        .sorted(Comparator.comparingInt(Finding::group))
+                        .toList();
+        for (int first = 0; first < losing.size(); ) {
+            int last = first;
+            while (last + 1 < losing.size() && isAlike(losing.get(last), losing.get(last + 1)))
+                last++;
+            if (last > first) {
+                List<Finding> alike = losing.subList(first, last + 1);
+                findings.removeAll(alike);
+                findings.add(tap(alike));
+            }
+            first = last + 1;
+        }
+    }
+
+    private static boolean isAlike(Finding one, Finding next) {
+        double before = one.figures().getOrDefault("milliamps", 0.0);
+        double after = next.figures().getOrDefault("milliamps", 0.0);
+        return next.group() == one.group() + 1
+                && Math.abs(after - before) < ALIKE * Math.max(before, after);
+    }
+
+    private static Finding tap(List<Finding> alike) {
+        int from = alike.getFirst().group();
+        int to = alike.getLast().group();
+        double milliamps =
+                alike.stream()
+                        .mapToDouble(each -> each.figures().getOrDefault("milliamps", 0.0))
+                        .average()
+                        .orElse(0);
+        return new Finding(
+                from,
+                Trouble.UNEVEN_LOAD,
+                OptionalInt.empty(),
+                Map.of("milliamps", milliamps, "throughGroup", to + 1.0),
+                "groups %d to %d lose %s mA each, alike: something is fed from them alone"
+                        .formatted(from + 1, to + 1, Quantity.COUNT.number(milliamps, 1)),
+                PART_OF_THE_GROUPS,
+                alike.stream().mapToDouble(Finding::sure).max().orElse(0));
     }
 
     private static List<GroupDeviation> others(List<GroupDeviation> all, int group) {
@@ -303,7 +357,7 @@ public record Watch(
                             "group %d gains %s mA on the others: they feed something that it does not, or it is charged alone"
                                     .formatted(
                                             group + 1, Quantity.COUNT.number(1000 * aDay / 24, 1)),
-                            "what hangs on part of the groups: a tap for a lower voltage, the board's own supply, a charger on one group",
+                            PART_OF_THE_GROUPS,
                             sure(aDay, passingAmpHoursADay())));
         }
 

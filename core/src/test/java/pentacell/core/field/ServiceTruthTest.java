@@ -1,5 +1,6 @@
 package pentacell.core.field;
 
+import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
@@ -11,6 +12,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.TestReporter;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import pentacell.core.field.FieldPack.Family;
 import pentacell.core.field.FieldPack.Fault;
 import pentacell.core.field.FieldPack.Logger;
@@ -99,6 +101,22 @@ final class ServiceTruthTest {
         report.publishEntry("service", said);
         assertTrue(accused.size() <= accusedAtMost, said);
         assertTrue(found >= foundAtLeast, said);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @EnumSource(Family.class)
+    @DisplayName("groups that feed a tap are named together, once")
+    void aTapIsToldOnce(Family family) {
+        Random random = new Random(8);
+        FieldPack pack = new FieldPack(family, 10, 12, 0.02, random);
+        for (int group : new int[] {0, 1, 2})
+            pack.with(Fault.SELF_DISCHARGE, group, pack.ampHours() * 0.006 / 24);
+        Watch watch = Watch.of(pack.log(Use.SOLAR, 28, new Logger(600, 0.001, 0.001, 1, 0)), 12);
+        assertEquals(1, watch.findings().size(), watch::toString);
+        Finding tap = watch.findings().get(0);
+        assertEquals(Trouble.UNEVEN_LOAD, tap.cause());
+        assertEquals(0, tap.group());
+        assertEquals(3, tap.figures().getOrDefault("throughGroup", 0.0));
     }
 
     private static boolean shows(String hidden, Kind kind) {
