@@ -54,7 +54,7 @@ public record Allowed(double amps, String rule) {
     }
 
     /// Equal heat for each unit of surface, I ∝ √(perimeter · area ÷ ρ), from the usual nickel
-    /// strip. Layers make one thicker strip: what lies inside has no surface of its own.
+    /// strip. Layers make one thicker strip: the inner ones have no surface of their own.
     private static Allowed ofStrip(Section.Strip strip, Material material, int layers) {
         double amps =
                 STRIP_AMPS

@@ -74,34 +74,20 @@ public final class CurrentSign {
         return most;
     }
 
-    /// Fits ΔV = R·ΔI + s·I·Δt, and takes the sign of the factor that is more of its own error.
     private static boolean isChargePositive(
             Column seconds, IntToDoubleFunction volts, Column amps) {
-        double steps = 0;
-        double both = 0;
-        double flows = 0;
-        double atSteps = 0;
-        double atFlows = 0;
+        StepsAndFlow fit = new StepsAndFlow();
         for (int i = 1; i < amps.size(); i++) {
             double change = volts.applyAsDouble(i) - volts.applyAsDouble(i - 1);
-            if (!(Math.abs(change) <= MOST_VOLTS)) continue;
-            double step = amps.get(i) - amps.get(i - 1);
-            double flow =
-                    (seconds.get(i) - seconds.get(i - 1)) * (amps.get(i) + amps.get(i - 1)) / 2;
-            steps += step * step;
-            both += step * flow;
-            flows += flow * flow;
-            atSteps += step * change;
-            atFlows += flow * change;
+            if (Math.abs(change) <= MOST_VOLTS)
+                fit.add(
+                        change,
+                        amps.get(i) - amps.get(i - 1),
+                        (seconds.get(i) - seconds.get(i - 1))
+                                * (amps.get(i) + amps.get(i - 1))
+                                / 2);
         }
-        double apart = steps * flows - both * both;
-        // a steady current has no steps, and one of steps alone has no flow
-        if (!(apart > 1e-9 * steps * flows)) return atSteps + atFlows >= 0;
-        double ohms = (flows * atSteps - both * atFlows) / apart;
-        double slope = (steps * atFlows - both * atSteps) / apart;
-        // the variances of both hold the same noise, R's with the flows and s's with the steps
-        boolean isByStep = Math.abs(ohms) * Math.sqrt(steps) >= Math.abs(slope) * Math.sqrt(flows);
-        return (isByStep ? ohms : slope) >= 0;
+        return fit.risesWithCurrent();
     }
 
     /// What the voltage does at steps of the current, and between them.

@@ -12,7 +12,7 @@ public record Packing(
         double wallMillimetres,
         double boardMillimetres) {
     /// Holders of 1.5 mm between sleeved cans, so 20 mm from middle to middle of two 18650, 2 mm at
-    /// the ends and along the walls (common practice); the board lies elsewhere.
+    /// the ends and along the walls (common practice); the board goes elsewhere.
     public static final Packing USUAL = new Packing(1.5, 2, 2, 0);
 
     public Packing {

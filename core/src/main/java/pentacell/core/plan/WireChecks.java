@@ -61,8 +61,8 @@ final class WireChecks {
         Wiring wiring = sheet.need.wiring();
         double area = PackWires.leadSquareMillimetres(sheet);
         Conductor lead = PackWires.lead(area, wiring.leadMetres());
-        Allowed bears = lead.allowed();
-        double allowed = bears.amps();
+        Allowed carries = lead.allowed();
+        double allowed = carries.amps();
         String size =
                 "%s mm² of copper (about AWG %s)"
                         .formatted(
@@ -83,7 +83,7 @@ final class WireChecks {
                                 PackWires.rating(fuse)),
                 "%s bears %s, too little for a fuse of %s: thicker leads"
                         .formatted(size, CheckSheet.amps(allowed), PackWires.rating(fuse)),
-                bears.rule());
+                carries.rule());
         double drop = 2 * lead.ohms(PackWires.WARM_CELSIUS) * sheet.steadyAmps();
         double share = 100 * drop / sheet.lowestVolts();
         String words =

@@ -111,7 +111,7 @@ public record PackVerdict(Level level, List<Seen> checks) {
                 new Seen(
                         "Hours",
                         hours >= wanted ? Level.FIT : Level.LIMITS,
-                        "%s at the steady load, down to the device's %s; %s are wanted"
+                        "%s at the steady load, down to the device's %s; %s are needed"
                                 .formatted(
                                         Quantity.HOURS.text(hours),
                                         Quantity.VOLTAGE.text(lowTrip, 1),

@@ -42,7 +42,7 @@ final class StepResistance {
     /// No reading is surer than this, in V.
     private static final double LEAST_NOISE_VOLTS = 1e-4;
 
-    /// A step so many usual deviations off is left out.
+    /// A step this many usual deviations off is left out.
     private static final double OUTLIER = 5;
 
     private final GroupLog log;

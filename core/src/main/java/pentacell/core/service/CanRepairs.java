@@ -36,7 +36,7 @@ import pentacell.core.unit.Quantity;
 ///
 /// @param judged how the cells of the state stand
 /// @param layout the pack was built in, when that is known
-/// @param since what was read of the pack since it was mended last; empty when nothing was
+/// @param since what was read of the pack since its last repair; empty when nothing was
 record CanRepairs(
         WorkshopState state,
         JudgedStock judged,
@@ -108,11 +108,11 @@ record CanRepairs(
                     "its group was never below %s at rest, so it lost charge by itself"
                             .formatted(Quantity.VOLTAGE.text(lowest.getAsDouble(), 2)));
         return Math.abs(inrush) <= allowedAmps(unit)
-                ? new Verdict(Way.RECONNECT, "what flows at first is borne")
-                : new Verdict(Way.BRING_FIRST, "more would flow at first than it bears");
+                ? new Verdict(Way.RECONNECT, "it can take what flows at first")
+                : new Verdict(Way.BRING_FIRST, "more would flow at first than it can take");
     }
 
-    /// The lowest that a group rested at since it was mended last, in V: what it read under load is
+    /// The lowest that a group rested at since the last repair, in V: what it read under load is
     /// freed of the drop in its cells, V + I·R.
     private OptionalDouble lowestState(int group, Set<CellId> off) {
         if (since.isEmpty()) return OptionalDouble.empty();

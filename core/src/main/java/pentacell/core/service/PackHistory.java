@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.hipparchus.stat.regression.SimpleRegression;
 import pentacell.core.measure.SomeMoments;
+import pentacell.core.measure.StepsAndFlow;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.unit.Middle;
 
@@ -65,29 +66,18 @@ final class PackHistory {
         return ohms > 0 ? ohms : Double.NaN;
     }
 
-    /// What the voltage has in common with the current over readings far from each other: R of ΔV =
-    /// −R·ΔI − s·I·Δt by least squares, in Ω. What comes slowly is in it too, so it frees a voltage
-    /// of its drop, and says nothing of joints. 0 when it cannot be told.
+    /// What the voltage has in common with the current over readings far from each other, in Ω.
+    /// What comes slowly is in it too, so it frees a voltage of its drop, and says nothing of
+    /// joints. 0 when it cannot be told.
     private double commonOhms(double[] medians) {
-        double steps = 0;
-        double both = 0;
-        double flows = 0;
-        double atSteps = 0;
-        double atFlows = 0;
-        for (int i = 1; i < medians.length; i++) {
-            double change = medians[i] - medians[i - 1];
-            double step = amps[i - 1] - amps[i];
-            double flow = (seconds[i - 1] - seconds[i]) * (amps[i] + amps[i - 1]) / 2;
-            steps += step * step;
-            both += step * flow;
-            flows += flow * flow;
-            atSteps += step * change;
-            atFlows += flow * change;
-        }
-        double apart = steps * flows - both * both;
-        return apart > 1e-6 * steps * flows
-                ? Math.max(0, (flows * atSteps - both * atFlows) / apart)
-                : 0;
+        StepsAndFlow fit = new StepsAndFlow();
+        for (int i = 1; i < medians.length; i++)
+            fit.add(
+                    medians[i] - medians[i - 1],
+                    amps[i - 1] - amps[i],
+                    (seconds[i - 1] - seconds[i]) * (amps[i] + amps[i - 1]) / 2);
+        double common = fit.ohms();
+        return common > 0 ? common : 0;
     }
 
     private static double middle(List<Double> values) {

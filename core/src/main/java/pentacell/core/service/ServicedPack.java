@@ -246,7 +246,7 @@ public record ServicedPack(
         return List.copyOf(all);
     }
 
-    /// What was read since something was mended last.
+    /// What was read since the last repair.
     private static Optional<Timeline> sinceMended(Timeline history, PackInUse use) {
         return use.lastChange().isPresent()
                 ? history.since(use.lastChange().get())
@@ -258,8 +258,8 @@ public record ServicedPack(
         Map<CellId, String> out = new HashMap<>();
         for (int group = 0; group < built.groups().size(); group++) {
             for (CanSearch.Can each : brokenJoints(group).found())
-                if (!each.read().isPresent()
-                        || !RestingLevel.of(built.chemistry(), each.read().getAsDouble())
+                if (each.read().isPresent()
+                        && !RestingLevel.of(built.chemistry(), each.read().getAsDouble())
                                 .mayBeEvenedOut())
                     out.put(
                             each.cell(),

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
+import java.util.function.DoubleUnaryOperator;
 import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
 
@@ -169,12 +170,6 @@ public final class FieldPack {
         return this;
     }
 
-    /// Makes all groups equal when full, as a balancer does in the end.
-    public FieldPack equalWhenFull() {
-        Arrays.fill(share, 0.97);
-        return this;
-    }
-
     /// Cells whose voltage follows a step at once, but for what takes a quarter of an hour.
     public FieldPack withoutFast() {
         fastPart = 0;
@@ -195,11 +190,10 @@ public final class FieldPack {
     public GroupLog log(Use use, double days, Logger logger) {
         Written written = new Written(ampHours.length, logger, random);
         double step = Math.min(STEP_SECONDS, logger.seconds());
-        double from = 0;
         double until = days * 86_400;
         double[] gapAt = random.doubles(logger.gaps(), 0, until).sorted().toArray();
         double next = 0;
-        for (double at = from; at < until; at += step) {
+        for (double at = 0; at < until; at += step) {
             now = amps(use, at);
             if (at >= next) {
                 next = at + logger.seconds() * (1 - 1e-9);
@@ -219,7 +213,7 @@ public final class FieldPack {
     /// Discharges it by a course of currents and logs that.
     ///
     /// @param amps drawn at a time in s; it ends when that is not a number
-    public GroupLog log(java.util.function.DoubleUnaryOperator amps, Logger logger) {
+    public GroupLog log(DoubleUnaryOperator amps, Logger logger) {
         Written written = new Written(ampHours.length, logger, random);
         double step = Math.min(1, logger.seconds());
         // a load does not wait for the logger
