@@ -91,7 +91,8 @@ public final class Diagnose {
         boolean mostAreEmpty = !deep && levels.expectedVolts() < bands.normalFromVolts();
         List<Integer> low = mostAreEmpty ? List.of() : levels.low();
         if (dead.size() > 1 || dead.size() == readings.groupVolts().size()) return dead(dead);
-        if (!low.isEmpty()) return low(low);
+        // one low and the others alike is another story than a pack that lies far apart throughout
+        if (!low.isEmpty()) return levels.standApart(low) ? low(low) : driftedOrGood();
         return readings.outputVolts().isPresent() && isOutputMissing()
                 ? boardDead(Sureness.of(2, sum))
                 : driftedOrGood();

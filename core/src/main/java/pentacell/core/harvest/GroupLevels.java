@@ -113,6 +113,14 @@ public final class GroupLevels {
         return where(group -> readings.volts(group) < limit);
     }
 
+    /// Whether low groups lie farther under the others than those lie apart.
+    boolean standApart(List<Integer> low) {
+        double highestOfLow = low.stream().mapToDouble(readings::volts).max().orElseThrow();
+        double[] others = rest(low);
+        double apart = Math.max(spread(low), alikeVolts(readings.chemistry()));
+        return others[0] - highestOfLow > apart + ROUNDING;
+    }
+
     double spread(List<Integer> without) {
         double[] rest = rest(without);
         return rest.length == 0 ? 0 : rest[rest.length - 1] - rest[0];

@@ -131,10 +131,15 @@ public final class CurrentSign {
 
         private static final double CHANGE_USUAL = 3;
 
+        /// Below this part of the highest current the voltage still recovers from what flowed
+        /// before, and its direction says nothing.
+        private static final double LIGHT_SHARE = 0.05;
+
         private final IntToDoubleFunction volts;
         private final Column amps;
         private final double ohms;
         private final double changeVolts;
+        private final double lightAmps;
         private final boolean[] charged;
 
         private Unsigned(IntToDoubleFunction volts, Column amps) {
@@ -143,6 +148,7 @@ public final class CurrentSign {
             Steps steps = Steps.of(volts, amps);
             ohms = steps.usualOhms();
             changeVolts = CHANGE_VOLTS + CHANGE_USUAL * steps.usualVolts();
+            lightAmps = LIGHT_SHARE * most(amps);
             charged = new boolean[amps.size()];
             settle();
         }
@@ -191,9 +197,10 @@ public final class CurrentSign {
             double change = volts.applyAsDouble(moment) - volts.applyAsDouble(moment - 1);
             if (!(Math.abs(change) <= MOST_VOLTS)) return 0;
             double left = change - ohms * (sign * now - signBefore * before);
+            boolean isLight = rests || now < lightAmps;
             return Math.abs(left)
                     // what a rest does says nothing of the current
-                    - (rests ? 0 : DIRECTION * sign * left)
+                    - (isLight ? 0 : DIRECTION * sign * left)
                     + (sign != signBefore && !rests ? changeVolts : 0);
         }
     }

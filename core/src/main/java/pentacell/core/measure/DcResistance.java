@@ -58,8 +58,12 @@ public record DcResistance(
             boolean isPulse =
                     level.seconds(log) <= PULSE_SECONDS && Math.abs(level.amps) > LEAST_AMPS;
             if (!isPulse) continue;
-            edge(log, before, level).ifPresent(pulses::add);
-            if (i + 1 < levels.size()) edge(log, level, levels.get(i + 1)).ifPresent(pulses::add);
+            boolean isTapering = before.tapersTo(level);
+            if (!isTapering) edge(log, before, level).ifPresent(pulses::add);
+            // how far a current tapered before it ended was not read
+            boolean isEndKnown = !(isTapering && level.first == level.last);
+            if (isEndKnown && i + 1 < levels.size() && !level.tapersTo(levels.get(i + 1)))
+                edge(log, level, levels.get(i + 1)).ifPresent(pulses::add);
         }
         if (!twoStep.isEmpty()) return Optional.of(from(twoStep, Method.TWO_STEP));
         return pulses.isEmpty() ? Optional.empty() : Optional.of(from(pulses, Method.PULSE));
@@ -69,6 +73,11 @@ public record DcResistance(
     private record Level(int first, int last, double amps) {
         double seconds(SampleLog log) {
             return log.seconds(last) - log.seconds(first);
+        }
+
+        /// Whether the charger holds the voltage and lets the current fall: no jump follows.
+        boolean tapersTo(Level next) {
+            return next.amps > 0 && next.amps < amps;
         }
     }
 

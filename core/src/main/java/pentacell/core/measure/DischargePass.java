@@ -24,6 +24,9 @@ final class DischargePass {
     /// resistance.
     private static final double BURSTS_SECONDS = 600;
 
+    /// A load goes on at no more than this many times its current.
+    private static final double SAME_CURRENT = 1.2;
+
     /// Ranges of samples of each pass, first and last.
     static List<int[]> ranges(SampleLog log, List<RunStep> steps) {
         List<int[]> ranges = new ArrayList<>();
@@ -31,28 +34,41 @@ final class DischargePass {
         for (RunStep step : steps) {
             boolean isCharge = step.kind() != StepKind.REST && log.amps(step.first()) > 0;
             if (isCharge && step.seconds() > GIVEN_BACK_SECONDS) {
-                range(loads).ifPresent(ranges::add);
+                range(log, loads).ifPresent(ranges::add);
                 loads.clear();
             } else if (step.kind() != StepKind.REST && !isCharge) loads.add(step);
         }
-        range(loads).ifPresent(ranges::add);
+        range(log, loads).ifPresent(ranges::add);
         return ranges;
     }
 
-    /// From the first load to the last. A pulse or two before the first long one read a resistance.
-    private static Optional<int[]> range(List<RunStep> loads) {
+    /// From the first load to the last. A pulse or two before the first long one, or after the last
+    /// at a higher current, read a resistance; a short load at the usual current is the rest of a
+    /// discharge that was paused.
+    private static Optional<int[]> range(SampleLog log, List<RunStep> loads) {
         double bursts =
                 loads.stream()
                         .filter(each -> each.kind() == StepKind.PULSE)
                         .mapToDouble(RunStep::seconds)
                         .sum();
+        if (bursts >= BURSTS_SECONDS) return between(loads.getFirst(), loads.getLast());
         List<RunStep> meant =
-                bursts >= BURSTS_SECONDS
-                        ? loads
-                        : loads.stream().filter(each -> each.kind() == StepKind.DISCHARGE).toList();
-        return meant.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new int[] {meant.getFirst().first(), meant.getLast().last()});
+                loads.stream().filter(each -> each.kind() == StepKind.DISCHARGE).toList();
+        if (meant.isEmpty()) return Optional.empty();
+        RunStep last = meant.getLast();
+        for (RunStep each : loads.subList(loads.indexOf(last), loads.size()))
+            if (meanAmps(log, each) <= SAME_CURRENT * meanAmps(log, last)) last = each;
+        return between(meant.getFirst(), last);
+    }
+
+    private static Optional<int[]> between(RunStep first, RunStep last) {
+        return Optional.of(new int[] {first.first(), last.last()});
+    }
+
+    private static double meanAmps(SampleLog log, RunStep step) {
+        double sum = 0;
+        for (int i = step.first(); i <= step.last(); i++) sum += Math.abs(log.amps(i));
+        return sum / (step.last() - step.first() + 1);
     }
 
     /// The pass that counts: the last that reached its end, else the one that gave most.

@@ -41,10 +41,6 @@ record GroupDeviation(
     /// what needs nothing to be true of the slope last.
     private static final List<Integer> DISPENSABLE = List.of(BALANCE, TIME, CURRENT, DEPTH, OFFSET);
 
-    /// A pack that is near full for this part of its time is kept there: on a flat run groups rest
-    /// wherever they came to, which tells nothing of charges.
-    private static final double FLOATING = 0.7;
-
     /// A group stands out when it is this many standard deviations of the others from their middle.
     private static final double OUTSTANDING = 4;
 
@@ -58,15 +54,13 @@ record GroupDeviation(
     /// bleeds, and where the curve is steep there, groups that are sound stray far.
     ///
     /// @param isNearFull whether a moment is near full
-    /// @param isFlat whether the voltage hardly runs but near full and near empty, as that of LFP:
-    ///   then a charge that is missing is seen nowhere else
     static GroupDeviation confirmed(
-            HistoryMoments all, int group, IntPredicate isNearFull, boolean isFlat) {
+            HistoryMoments all, int group, IntPredicate isNearFull, PackHistory.Tells tells) {
         double middle = all.size() == 0 ? 0 : all.days(all.size() - 1) / 2;
         GroupDeviation whole = of(all, group, at -> true);
-        boolean isFloating = all.where(isNearFull).count() > FLOATING * all.size();
-        if (isFlat && isFloating) return new GroupDeviation(0, whole.ohms, 0, 0, 0, false);
-        return whole.confirmedBy(of(all, group, isNearFull.negate()), isFlat, isFloating)
+        if (tells.isFlat() && !tells.showsCharges())
+            return new GroupDeviation(0, tells.hasSteps() ? whole.ohms : 0, 0, 0, 0, false);
+        return whole.confirmedBy(of(all, group, isNearFull.negate()), tells)
                 .lastingIn(
                         of(all, group, at -> all.days(at) < middle),
                         of(all, group, at -> all.days(at) >= middle));
@@ -81,15 +75,16 @@ record GroupDeviation(
     }
 
     /// Of each cause what both say: none where they differ in sign, else the smaller figure.
-    private GroupDeviation confirmedBy(GroupDeviation other, boolean isFlat, boolean isFloating) {
+    private GroupDeviation confirmedBy(GroupDeviation other, PackHistory.Tells tells) {
+        double drift = tells.isOftenFull() ? ampHoursADay : 0;
         return new GroupDeviation(
                 smaller(offsetVolts, other.offsetVolts),
                 smaller(ohms, other.ohms),
                 lostShare,
-                isFlat ? ampHoursADay : smaller(ampHoursADay, other.ampHoursADay),
+                tells.isFlat() ? drift : smaller(ampHoursADay, other.ampHoursADay),
                 aheadAmpHours,
                 // where it hardly moves, an offset and a charge that is ahead look alike
-                isEither || isFloating);
+                isEither || tells.isFloating());
     }
 
     /// Of each cause only what stands out from what the other groups have of it: sound groups

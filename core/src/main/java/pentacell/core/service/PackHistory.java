@@ -1,7 +1,9 @@
 package pentacell.core.service;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import org.hipparchus.stat.regression.SimpleRegression;
 import pentacell.core.measure.SomeMoments;
@@ -21,6 +23,17 @@ final class PackHistory {
     /// LFP is full under this at rest, the 4.2 V class above, in V (common practice).
     private static final double FLAT_VOLTS = 3.7;
 
+    /// A pack that is near full for this part of its time is kept there.
+    private static final double FLOATING = 0.7;
+
+    /// And is used on fewer days than this part of them, with this part of its highest current.
+    private static final double SELDOM = 0.5;
+
+    private static final double IN_USE = 0.3;
+
+    /// On so many days a pack must have been full for a drift to be seen on a flat run.
+    private static final int OFTEN_FULL_DAYS = 6;
+
     private static final double DAY_SECONDS = 86_400;
 
     /// Near full and near empty are these parts of the charge that is used.
@@ -38,6 +51,9 @@ final class PackHistory {
     private final double resolution;
     private final VoltageRun run;
 
+    /// Charge drawn since the pack was full, in Ah; NaN where not known.
+    private final double[] counted;
+
     PackHistory(GroupLog log) {
         this.log = log;
         seconds = log.seconds().toArray();
@@ -49,6 +65,7 @@ final class PackHistory {
         double drop = ohms > 0 ? ohms : commonOhms(inside);
         for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * drop;
         run = new VoltageRun(seconds, amps, inside, resolution);
+        counted = CountedCharge.of(seconds, amps, inside);
     }
 
     /// Resistance of the usual group, from steps of the current between readings near each other;
@@ -141,6 +158,47 @@ final class PackHistory {
     /// Whether its voltage runs flat between full and empty: no other cell is full so low.
     boolean isFlat() {
         return run.highestVolts() < FLAT_VOLTS;
+    }
+
+    /// What a history can tell of charges.
+    ///
+    /// @param isFlat whether the voltage hardly runs but near full and near empty, as that of LFP:
+    ///   a charge that is missing is seen nowhere else
+    /// @param isFloating whether the pack is kept near full: on a flat run groups rest wherever
+    ///   they came to then, which tells nothing of charges
+    /// @param isOftenFull whether it was full often enough to see a drift on a flat run
+    /// @param hasSteps whether steps of the current tell its usual resistance
+    record Tells(boolean isFlat, boolean isFloating, boolean isOftenFull, boolean hasSteps) {
+        /// Whether more than steps can be told of a flat run.
+        boolean showsCharges() {
+            return !isFloating && (isOftenFull || hasSteps);
+        }
+    }
+
+    /// What this history can tell of charges.
+    Tells tells(HistoryMoments moments) {
+        // by the charge that was counted, or by the voltage
+        boolean isKept =
+                isNearFullMostly() && daysWhere(i -> amps[i] > IN_USE * most) < SELDOM * days()
+                        || nearFull(moments).count() > FLOATING * moments.size();
+        boolean isOftenFull = daysWhere(i -> counted[i] == 0) >= OFTEN_FULL_DAYS;
+        return new Tells(isFlat(), isKept, isOftenFull, !Double.isNaN(ohms));
+    }
+
+    private boolean isNearFullMostly() {
+        double[] known = Arrays.stream(counted).filter(each -> !Double.isNaN(each)).toArray();
+        double deepest = Arrays.stream(known).max().orElse(0);
+        long near = Arrays.stream(known).filter(each -> each <= NEAR * deepest).count();
+        return near > FLOATING * known.length;
+    }
+
+    /// On how many days of the log something was so.
+    private long daysWhere(IntPredicate is) {
+        return IntStream.range(0, amps.length)
+                .filter(is)
+                .mapToLong(i -> (long) ((seconds[i] - seconds[0]) / DAY_SECONDS))
+                .distinct()
+                .count();
     }
 
     /// Usual spread of the groups near the lowest state, in mV.

@@ -67,6 +67,9 @@ public record Watch(
     private static final String PART_OF_THE_GROUPS =
             "what hangs on part of the groups: a tap for a lower voltage, the board's own supply, a charger on one group";
 
+    private static final String ON_A_FLAT_RUN =
+            ". LFP voltages show charge only near full and near empty, so the true loss may be a third of this or twice as much";
+
     /// A loss under this warms no can, in mA.
     private static final double WARMING_MILLIAMPS = 5;
 
@@ -105,7 +108,7 @@ public record Watch(
                             moments,
                             group,
                             at -> history.isNearFull(moments, at),
-                            history.isFlat()));
+                            history.tells(moments)));
         for (int group = 0; group < all.size(); group++) {
             List<GroupDeviation> others = others(all, group);
             double othersOhms =
@@ -318,12 +321,13 @@ public record Watch(
                                     aDay,
                                     "daysToTenPercent",
                                     0.1 * history.usedAmpHours() / aDay),
-                            "group %d loses %s mA by itself: a tenth of the charge in %s"
+                            "group %d loses %s mA by itself: a tenth of the charge in %s%s"
                                     .formatted(
                                             group + 1,
                                             Quantity.COUNT.number(1000 * aDay / 24, 1),
                                             Quantity.DAYS.text(
-                                                    0.1 * history.usedAmpHours() / aDay, 0)),
+                                                    0.1 * history.usedAmpHours() / aDay, 0),
+                                            history.isFlat() ? ON_A_FLAT_RUN : ""),
                             1000 * aDay / 24 < WARMING_MILLIAMPS
                                     ? "read the groups again in a month; if it goes on, a hold test of its cells"
                                     : "temperature of its cans near full: a heater is warm to the hand; take the pack apart there before it is charged again",

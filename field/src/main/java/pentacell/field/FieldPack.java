@@ -1,12 +1,8 @@
-package pentacell.core.field;
+package pentacell.field;
 
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
-import pentacell.core.measure.Column;
-import pentacell.core.prove.GroupLog;
 
 /// A pack in the field, with curves, slow polarisation and use of its own: nothing here is taken
 /// from the program that judges it.
@@ -16,19 +12,23 @@ import pentacell.core.prove.GroupLog;
 public final class FieldPack {
     /// Cell families.
     public enum Family {
-        NMC(4.20, 3.0),
-        LFP(3.65, 2.6);
+        NMC(4.20, 3.0, 2.5),
+        LFP(3.65, 2.6, 2.0);
 
         private static final int POINTS = 4096;
 
         final double limit;
         final double cutOff;
 
+        /// No discharge goes below, in V (common practice).
+        final double least;
+
         /// Filled once, then only read.
         @SuppressWarnings("ImmutableEnumChecker")
         private final double[] table = new double[POINTS + 2];
 
-        Family(double limit, double cutOff) {
+        Family(double limit, double cutOff, double least) {
+            this.least = least;
             this.limit = limit;
             this.cutOff = cutOff;
             for (int i = 0; i < table.length; i++) table[i] = reckoned(-0.02 + 1.04 * i / POINTS);
@@ -99,9 +99,21 @@ public final class FieldPack {
     private static final double STEP_SECONDS = 10;
     private static final double FAST_SECONDS = 30;
     private static final double SLOW_SECONDS = 900;
+    private static final double FAST_PART = 0.4;
     private static final double SLOW_PART = 0.5;
+
+    /// What a load of an hour meets, over what is there at once.
+    public static final double LASTING_PART = 1 + FAST_PART + SLOW_PART;
+
     private static final double AH_OF_A_CELL = 2.2;
     private static final double OHMS_OF_A_CELL = 0.055;
+    private static final double USUAL_CELSIUS = 25;
+
+    /// Cells resist this much more for each degree below the usual temperature, as a part.
+    private static final double COLDER_PART = 0.015;
+
+    private static final double DAY_SECONDS = 86_400;
+    private static final double HOURS_A_MONTH = 720;
 
     private final Family family;
     private final int parallel;
@@ -113,7 +125,7 @@ public final class FieldPack {
     private final double[] share;
     private final double[] fast;
     private final double[] slow;
-    private double fastPart = 0.4;
+    private double fastPart = FAST_PART;
     private double bleedAmps;
     private double now;
     private double soFar;
@@ -122,7 +134,9 @@ public final class FieldPack {
     private boolean charges;
     private boolean isFull;
     private boolean isEmpty;
-    private Column flowed = new Column.Builder().build();
+    private double meanCelsius = USUAL_CELSIUS;
+    private double celsiusSwing;
+    private double warmth = 1;
 
     /// @param spread of capacities, as a part; resistances spread three times as much
     public FieldPack(Family family, int series, int parallel, double spread, Random random) {
@@ -141,8 +155,8 @@ public final class FieldPack {
             double even = spread / Math.sqrt(parallel);
             ampHours[g] = parallel * AH_OF_A_CELL * (1 + even * random.nextGaussian());
             ohms[g] = OHMS_OF_A_CELL / parallel * (1 + 3 * even * random.nextGaussian());
-            // 0.5 to 4 % a month, groups nearly alike
-            leak[g] = ampHours[g] * 0.01 / 720 * (1 + 0.1 * random.nextGaussian());
+            // 1 % a month, groups nearly alike
+            leak[g] = ampHours[g] * 0.01 / HOURS_A_MONTH * (1 + 0.1 * random.nextGaussian());
             offset[g] = 0.001 * random.nextGaussian();
             share[g] = 0.9;
         }
@@ -170,6 +184,20 @@ public final class FieldPack {
         return this;
     }
 
+    /// Cells that lose another share of their charge per month; 1 % unless said.
+    public FieldPack losing(double shareAMonth) {
+        for (int g = 0; g < leak.length; g++) leak[g] *= shareAMonth / 0.01;
+        return this;
+    }
+
+    /// Puts it where the temperature swings about a mean in the course of each day; 25 °C
+    /// throughout unless said.
+    public FieldPack at(double meanCelsius, double swing) {
+        this.meanCelsius = meanCelsius;
+        celsiusSwing = swing;
+        return this;
+    }
+
     /// Cells whose voltage follows a step at once, but for what takes a quarter of an hour.
     public FieldPack withoutFast() {
         fastPart = 0;
@@ -181,19 +209,35 @@ public final class FieldPack {
         return parallel * AH_OF_A_CELL;
     }
 
+    /// Voltage that a charge ends at, per cell, in V.
+    public double limitVolts() {
+        return family.limit;
+    }
+
+    /// Capacity of a group, in Ah.
+    public double ampHours(int group) {
+        return ampHours[group];
+    }
+
+    /// State of charge of a group now, from 0 to 1.
+    public double share(int group) {
+        return share[group];
+    }
+
     /// Resistance of a group at once, in Ω.
     public double ohms(int group) {
         return ohms[group];
     }
 
     /// Uses it for some days and logs it.
-    public GroupLog log(Use use, double days, Logger logger) {
+    public FieldLog log(Use use, double days, Logger logger) {
         Written written = new Written(ampHours.length, logger, random);
         double step = Math.min(STEP_SECONDS, logger.seconds());
-        double until = days * 86_400;
+        double until = days * DAY_SECONDS;
         double[] gapAt = random.doubles(logger.gaps(), 0, until).sorted().toArray();
         double next = 0;
         for (double at = 0; at < until; at += step) {
+            warm(at);
             now = amps(use, at);
             if (at >= next) {
                 next = at + logger.seconds() * (1 - 1e-9);
@@ -201,19 +245,13 @@ public final class FieldPack {
             }
             pass(step);
         }
-        flowed = written.flowed.build();
         return written.log();
-    }
-
-    /// What flowed at each moment that was logged last, drawn positive, in A.
-    public Column flowed() {
-        return flowed;
     }
 
     /// Discharges it by a course of currents and logs that.
     ///
     /// @param amps drawn at a time in s; it ends when that is not a number
-    public GroupLog log(DoubleUnaryOperator amps, Logger logger) {
+    public FieldLog log(DoubleUnaryOperator amps, Logger logger) {
         Written written = new Written(ampHours.length, logger, random);
         double step = Math.min(1, logger.seconds());
         // a load does not wait for the logger
@@ -221,7 +259,6 @@ public final class FieldPack {
         for (double at = 0; ; at += step) {
             now = amps.applyAsDouble(at);
             if (Double.isNaN(now)) {
-                flowed = written.flowed.build();
                 return written.log();
             }
             if (at >= next - 1e-6) {
@@ -238,7 +275,23 @@ public final class FieldPack {
 
     /// The voltage of a group now, in V.
     double volts(int g) {
-        return family.rest(share[g]) - ohms[g] * now - fast[g] - slow[g] + offset[g];
+        return family.rest(share[g]) - warmth * ohms[g] * now - fast[g] - slow[g] + offset[g];
+    }
+
+    /// Resistance of a group at once where the pack is, on average over a day, in Ω.
+    public double ohmsAtMeanTemperature(int group) {
+        return ohms[group] * atCelsius(meanCelsius);
+    }
+
+    private void warm(double at) {
+        double celsius =
+                meanCelsius + celsiusSwing * Math.sin(2 * Math.PI * (at / DAY_SECONDS - 0.4));
+        warmth = atCelsius(celsius);
+    }
+
+    /// What resistances are multiplied by at a temperature.
+    private static double atCelsius(double celsius) {
+        return 1 + COLDER_PART * (USUAL_CELSIUS - celsius);
     }
 
     /// The lowest voltage now, in V.
@@ -266,8 +319,8 @@ public final class FieldPack {
                             && volts(g) > least + 0.005;
             double drawn = now + leak[g] + (bleeds ? bleedAmps : 0);
             share[g] -= drawn * seconds / 3600 / ampHours[g];
-            fast[g] += (fastPart * ohms[g] * now - fast[g]) * toFast;
-            slow[g] += (SLOW_PART * ohms[g] * now - slow[g]) * toSlow;
+            fast[g] += (fastPart * warmth * ohms[g] * now - fast[g]) * toFast;
+            slow[g] += (SLOW_PART * warmth * ohms[g] * now - slow[g]) * toSlow;
         }
         soFar += now * seconds / 3600;
     }
@@ -345,39 +398,32 @@ public final class FieldPack {
         return burst;
     }
 
-    /// What a logger has written.
+    /// What a logger has written so far.
     private static final class Written {
         private final Logger logger;
         private final Random random;
-        private final Column.Builder seconds = new Column.Builder();
-        private final Column.Builder amps = new Column.Builder();
-        private final Column.Builder flowed = new Column.Builder();
-        private final List<Column.Builder> volts = new ArrayList<>();
+        private final FieldLog.Builder log;
 
         Written(int series, Logger logger, Random random) {
             this.logger = logger;
             this.random = random;
-            for (int g = 0; g < series; g++) volts.add(new Column.Builder());
+            log = new FieldLog.Builder(series);
         }
 
         void add(double at, double now, FieldPack pack) {
-            seconds.add(at);
-            flowed.add(now);
             double read = Math.rint(1000 * now) / 1000;
-            amps.add(logger.sign() == 0 ? Math.abs(read) : logger.sign() * read);
-            for (int g = 0; g < volts.size(); g++) {
+            double written = logger.sign() == 0 ? Math.abs(read) : logger.sign() * read;
+            double[] volts = new double[pack.ampHours.length];
+            for (int g = 0; g < volts.length; g++) {
                 double volt = pack.volts(g) + logger.noiseVolts() * random.nextGaussian();
                 double step = logger.roundedVolts();
-                volts.get(g).add(step > 0 ? Math.rint(volt / step) * step : volt);
+                volts[g] = step > 0 ? Math.rint(volt / step) * step : volt;
             }
+            log.add(at, now, written, volts);
         }
 
-        GroupLog log() {
-            return GroupLog.of(
-                    seconds.build(),
-                    amps.build(),
-                    volts.stream().map(Column.Builder::build).toList(),
-                    List.of());
+        FieldLog log() {
+            return log.build();
         }
     }
 }

@@ -1,0 +1,107 @@
+package pentacell.core.service;
+
+import java.util.Arrays;
+import java.util.stream.IntStream;
+import pentacell.core.unit.Middle;
+
+/// The charge drawn from a pack since it was full, counted in ampere-hours.
+///
+/// Each time a charge ends near the highest voltage the pack is full, and the count is 0. What is
+/// left over between two such moments (an error of the sensor, losses, bursts between two readings)
+/// is taken off in proportion to what flowed. Nothing is known across a gap of the log: before it
+/// the count runs on from the last time it was full, after it back from the next.
+final class CountedCharge {
+    /// A pack is full when it rests within this part of its voltages from the top.
+    private static final double NEAR_TOP = 0.25;
+
+    /// Under this part of the highest current it rests.
+    private static final double REST_SHARE = 0.02;
+
+    /// A log has a gap where an interval is this many times the usual one.
+    private static final double GAP_INTERVALS = 6;
+
+    private final double[] seconds;
+    private final double[] amps;
+
+    /// Ah drawn since the first reading.
+    private final double[] net;
+
+    /// Ah that flowed either way since the first reading.
+    private final double[] flowed;
+
+    private final boolean[] isAfterGap;
+
+    private CountedCharge(double[] seconds, double[] amps) {
+        this.seconds = seconds;
+        this.amps = amps;
+        net = new double[amps.length];
+        flowed = new double[amps.length];
+        isAfterGap = new boolean[amps.length];
+        double longest = GAP_INTERVALS * usualInterval();
+        for (int i = 1; i < amps.length; i++) {
+            double interval = seconds[i] - seconds[i - 1];
+            double hours = interval / 3600;
+            isAfterGap[i] = interval > longest;
+            net[i] = net[i - 1] + (amps[i] + amps[i - 1]) / 2 * hours;
+            flowed[i] = flowed[i - 1] + (Math.abs(amps[i]) + Math.abs(amps[i - 1])) / 2 * hours;
+        }
+    }
+
+    /// The charge drawn since the pack was full, in Ah, at each reading; NaN where it is not known,
+    /// everywhere in a log that never shows it full.
+    ///
+    /// @param volts without the drop of the current, in V
+    static double[] of(double[] seconds, double[] amps, double[] volts) {
+        CountedCharge log = new CountedCharge(seconds, amps);
+        double[] drawn = new double[amps.length];
+        Arrays.fill(drawn, Double.NaN);
+        int[] full = log.full(volts);
+        for (int k = 0; k < full.length; k++) {
+            log.back(drawn, k == 0 ? 0 : full[k - 1], full[k]);
+            log.between(drawn, full[k], k + 1 < full.length ? full[k + 1] : -1);
+        }
+        return drawn;
+    }
+
+    private double usualInterval() {
+        return Middle.of(
+                IntStream.range(1, seconds.length)
+                        .mapToDouble(i -> seconds[i] - seconds[i - 1])
+                        .toArray());
+    }
+
+    /// Readings at which the pack is full.
+    private int[] full(double[] volts) {
+        double high = Arrays.stream(volts).max().orElse(0);
+        double low = Arrays.stream(volts).min().orElse(0);
+        double most = Arrays.stream(amps).map(Math::abs).max().orElse(0);
+        double nearTop = high - NEAR_TOP * (high - low);
+        return IntStream.range(0, amps.length)
+                .filter(i -> Math.abs(amps[i]) <= REST_SHARE * most && volts[i] >= nearTop)
+                .toArray();
+    }
+
+    /// Counts on from a full reading to the next, or to a gap.
+    private void between(double[] drawn, int from, int to) {
+        drawn[from] = 0;
+        int last = to < 0 ? amps.length - 1 : to;
+        int gap = from + 1;
+        while (gap <= last && !isAfterGap[gap]) gap++;
+        boolean isWhole = to >= 0 && gap > last;
+        double over = isWhole ? net[to] - net[from] : 0;
+        double through = isWhole ? flowed[to] - flowed[from] : 0;
+        for (int i = from + 1; i < Math.min(gap, last + 1); i++) {
+            double part = through > 0 ? (flowed[i] - flowed[from]) / through : 0;
+            drawn[i] = net[i] - net[from] - part * over;
+        }
+    }
+
+    /// Counts back from a full reading to a gap before it, or to the begin of the log.
+    private void back(double[] drawn, int first, int full) {
+        int i = full;
+        while (i > first && !isAfterGap[i]) {
+            i--;
+            if (Double.isNaN(drawn[i])) drawn[i] = net[i] - net[full];
+        }
+    }
+}
