@@ -154,7 +154,8 @@ public final class FieldPack {
             // groups are matched: what cells differ by is evened out by their number
             double even = spread / Math.sqrt(parallel);
             ampHours[g] = parallel * AH_OF_A_CELL * (1 + even * random.nextGaussian());
-            ohms[g] = OHMS_OF_A_CELL / parallel * (1 + 3 * even * random.nextGaussian());
+            double more = Math.clamp(3 * even * random.nextGaussian(), -0.6, 2);
+            ohms[g] = OHMS_OF_A_CELL / parallel * (1 + more);
             // 1 % a month, groups nearly alike
             leak[g] = ampHours[g] * 0.01 / HOURS_A_MONTH * (1 + 0.1 * random.nextGaussian());
             offset[g] = 0.001 * random.nextGaussian();

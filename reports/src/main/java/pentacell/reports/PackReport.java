@@ -200,7 +200,7 @@ public record PackReport(ProvedPack pack, PackVerdict verdict, String date, Zone
                     did.map(each -> Quantity.VOLTAGE.number(each.endVolts())).orElse("–"),
                     did.map(each -> Columns.number(Quantity.RESISTANCE, each.milliohms()))
                             .orElse("–"),
-                    did.map(each -> ProveWords.cause(each.cause())).orElse(""));
+                    did.map(ProveWords::cause).orElse(""));
         }
     }
 

@@ -22,6 +22,8 @@ final class ChargeLeft {
 
     private static final double SLOWEST_SETTLING = 0.85;
 
+    private static final double DOUBTED_VOLTS = 0.005;
+
     private final LoadSpan span;
     private final List<GroupDischarge> curves;
 
@@ -36,6 +38,18 @@ final class ChargeLeft {
                                         ? GroupDischarge.whole(span, g, ohms[g])
                                         : GroupDischarge.end(span, g, ohms[g]))
                         .toList();
+    }
+
+    /// How far what groups still held is in doubt, in Ah: they keep some millivolts of slow
+    /// polarisation each of their own, which on a flat run is much charge.
+    ///
+    /// @param ohms resistance of each group; NaN when it is not known
+    static double[] doubt(LoadSpan span, double[] ohms) {
+        double volts = DOUBTED_VOLTS + span.log().finestStepVolts() / 2;
+        return new ChargeLeft(span, ohms)
+                .curves.stream()
+                        .mapToDouble(each -> volts / Math.max(1e-9, each.endFall()))
+                        .toArray();
     }
 
     /// What each group had less at the end than the one that had most, in Ah.

@@ -40,12 +40,15 @@ public record LoadTest(
     /// @param milliohms from the steps of the load
     /// @param missingAmpHours what it had less at the end than the best group, in Ah
     /// @param cause why it fell short, if it did
+    /// @param orStartedLow whether a group of low capacity may as well have started low: at its
+    ///   voltage before the load, which a flat curve has at most states of charge, nothing tells
     public record Group(
             double endVolts,
             OptionalDouble restVolts,
             OptionalDouble milliohms,
             double missingAmpHours,
-            Cause cause) {}
+            Cause cause,
+            boolean orStartedLow) {}
 
     /// Why a group falls short.
     public enum Cause {

@@ -48,7 +48,13 @@ public final class ProveLoad {
     /// A difference at rest below this says nothing, in V.
     private static final double SAME_REST_VOLTS = 0.008;
 
+    /// How well a rest curve is known of cells that are not, in V.
+    private static final double CURVE_VOLTS = 0.02;
+
     private static final int AVERAGED = 5;
+
+    /// No group begins with less than this part of its charge.
+    private static final double LEAST_SHARE = 0.05;
 
     private final GroupLog log;
     private final double endVolts;
@@ -79,7 +85,8 @@ public final class ProveLoad {
         double[] begun = begunAt();
         double[] missing = ChargeLeft.missing(span, ohms, begun);
         Optional<Integer> rested = span.restAfter().map(LoadSpan.Rest::last);
-        Cause[] causes = causes(missing, highResistances(known), begun, ampHours);
+        double[] doubt = ChargeLeft.doubt(span, ohms);
+        Cause[] causes = causes(missing, doubt, highResistances(known), begun, ampHours);
         List<Group> groups = new ArrayList<>();
         for (int g = 0; g < log.series(); g++)
             groups.add(
@@ -90,7 +97,9 @@ public final class ProveLoad {
                                     ? OptionalDouble.empty()
                                     : OptionalDouble.of(1000 * ohms[g]),
                             missing[g],
-                            causes[g]));
+                            causes[g],
+                            causes[g] == Cause.LOW_CAPACITY
+                                    && mayHaveStarted(missing[g], ampHours)));
         double whole = Arrays.stream(ohms).sum();
         return new LoadTest(
                 ampHours,
@@ -130,14 +139,15 @@ public final class ProveLoad {
         return 1000 * (volts[volts.length - 1] - volts[0]);
     }
 
-    private Cause[] causes(double[] missing, boolean[] isHigh, double[] begun, double ampHours) {
+    private static Cause[] causes(
+            double[] missing, double[] doubt, boolean[] isHigh, double[] begun, double ampHours) {
         double usual = lowerMiddle(missing);
         double usualShare = Middle.of(begun);
         double whole = ampHours / usualShare;
         Cause[] causes = new Cause[missing.length];
         for (int g = 0; g < causes.length; g++) {
             double lacks = missing[g] - usual;
-            if (lacks > SHORT_SHARE * ampHours)
+            if (lacks > Math.max(SHORT_SHARE * ampHours, doubt[g]))
                 causes[g] =
                         whole * (usualShare - begun[g]) > BEGAN_LOW_SHARE * lacks
                                 ? Cause.STARTED_LOW
@@ -182,9 +192,33 @@ public final class ProveLoad {
         return sorted.length == 0 ? Double.NaN : sorted[(sorted.length - 1) / 2];
     }
 
+    /// Whether groups that rest alike may have begun by as much apart as one lacks.
+    private boolean mayHaveStarted(double missing, double ampHours) {
+        double rest = Middle.of(restsBefore());
+        RestCurve curve = RestCurve.of(chemistry);
+        double high = curve.share(rest + CURVE_VOLTS);
+        double low = curve.share(rest - CURVE_VOLTS);
+        double whole = ampHours / Math.max(LEAST_SHARE, curve.share(rest) - curve.share(endVolts));
+        return whole * (high - low) / 2 > BEGAN_LOW_SHARE * missing;
+    }
+
     /// The charge that each group began with, by its rest voltage, as a share of what lies above
     /// the end voltage; those that rest as the usual one does began as it did.
     private double[] begunAt() {
+        double[] volts = restsBefore();
+        double usual = Middle.of(volts);
+        RestCurve curve = RestCurve.of(chemistry);
+        double empty = curve.share(endVolts);
+        double[] begun = new double[volts.length];
+        for (int g = 0; g < volts.length; g++) {
+            boolean isSame = Math.abs(usual - volts[g]) < SAME_REST_VOLTS;
+            begun[g] = Math.max(LEAST_SHARE, curve.share(isSame ? usual : volts[g]) - empty);
+        }
+        return begun;
+    }
+
+    /// The voltage of each group just before the load, in V.
+    private double[] restsBefore() {
         double[] volts = new double[log.series()];
         int from = Math.max(0, span.begin() - AVERAGED);
         for (int g = 0; g < volts.length; g++) {
@@ -195,14 +229,6 @@ public final class ProveLoad {
                             .average()
                             .orElse(each.get(span.begin()));
         }
-        double usual = Middle.of(volts);
-        RestCurve curve = RestCurve.of(chemistry);
-        double empty = curve.share(endVolts);
-        double[] begun = new double[volts.length];
-        for (int g = 0; g < volts.length; g++) {
-            boolean isSame = Math.abs(usual - volts[g]) < SAME_REST_VOLTS;
-            begun[g] = Math.max(0.05, curve.share(isSame ? usual : volts[g]) - empty);
-        }
-        return begun;
+        return volts;
     }
 }

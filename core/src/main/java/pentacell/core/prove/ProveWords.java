@@ -10,13 +10,16 @@ import pentacell.core.unit.Sentence;
 
 /// What was measured of a pack, in words: the same on the screen and on paper.
 public final class ProveWords {
+    private static final String CHARGE_IT_FIRST =
+            ". The voltage before the load does not tell which: charge that group on its own and test again";
+
     private ProveWords() {}
 
     /// Why a group falls short; empty when it does not.
-    public static String cause(LoadTest.Cause cause) {
-        return switch (cause) {
+    public static String cause(LoadTest.Group group) {
+        return switch (group.cause()) {
             case OK -> "";
-            case LOW_CAPACITY -> "holds less";
+            case LOW_CAPACITY -> group.orStartedLow() ? "holds less or began low" : "holds less";
             case STARTED_LOW -> "began low";
             case HIGH_RESISTANCE -> "drops more: a joint?";
         };
@@ -25,7 +28,7 @@ public final class ProveWords {
     /// What a test came to.
     public static String outcome(Tested tested) {
         LoadTest test = tested.test();
-        LoadTest.Cause cause = test.groups().get(test.endedByGroup()).cause();
+        LoadTest.Group last = test.groups().get(test.endedByGroup());
         return "Gave %s, %s at %s; group %d %s%s."
                 .formatted(
                         Quantity.CHARGE.text(test.ampHours()),
@@ -33,11 +36,11 @@ public final class ProveWords {
                         Quantity.CURRENT.text(test.meanAmps()),
                         test.endedByGroup() + 1,
                         test.reachedEnd() ? "ended it" : "was lowest when it was broken off",
-                        cause == LoadTest.Cause.OK
+                        last.cause() == LoadTest.Cause.OK
                                 ? test.reachedEnd() ? ", with all others close behind" : ""
                                 : ": it "
-                                        + cause(cause)
-                                                .replace(": a joint?", ", look at its joints"));
+                                        + cause(last).replace(": a joint?", ", look at its joints")
+                                        + (last.orStartedLow() ? CHARGE_IT_FIRST : ""));
     }
 
     /// What mending the limiting group would bring.

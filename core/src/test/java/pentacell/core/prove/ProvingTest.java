@@ -162,7 +162,8 @@ final class ProvingTest {
                             OptionalDouble.empty(),
                             OptionalDouble.empty(),
                             each,
-                            each > 0.5 ? Cause.LOW_CAPACITY : Cause.OK));
+                            each > 0.5 ? Cause.LOW_CAPACITY : Cause.OK,
+                            false));
         int worst = 0;
         for (int g = 1; g < missing.length; g++) if (missing[g] > missing[worst]) worst = g;
         return new LoadTest(

@@ -55,7 +55,7 @@ final class GroupsPane extends VBox {
                         "",
                         row ->
                                 row.tested()
-                                        .map(each -> ProveWords.cause(each.cause()))
+                                        .map(ProveWords::cause)
                                         .filter(words -> !words.isEmpty())
                                         .map(words -> "▲ " + words)
                                         .orElse(""))

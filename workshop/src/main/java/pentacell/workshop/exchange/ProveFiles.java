@@ -38,6 +38,7 @@ public final class ProveFiles {
             Json.put(group, "milliohms", each.milliohms(), DIGITS);
             Json.put(group, "missingAh", each.missingAmpHours(), DIGITS);
             group.put("cause", each.cause().code());
+            group.put("orStartedLow", each.orStartedLow());
         }
         Json.put(json, "predictedAh", predictedAmpHours, DIGITS);
         return Json.text(json);
