@@ -17,6 +17,7 @@ import pentacell.core.judgement.Rule;
 import pentacell.core.school.BandSchool;
 import pentacell.core.school.RepairSchool;
 import pentacell.core.school.Schools;
+import pentacell.core.unit.Quantity;
 
 /// Judges a pack by the readings of its groups.
 ///
@@ -238,8 +239,13 @@ public final class Diagnose {
         List<Reason> all = new ArrayList<>(reasons);
         all.add(
                 readings.packVolts().isPresent()
-                        ? Reason.of(
-                                Rule.SUM_AGREES, readings.sum(), readings.packVolts().getAsDouble())
+                        ? new Reason(
+                                Rule.SUM_AGREES,
+                                readings.sum(),
+                                readings.packVolts().getAsDouble(),
+                                Quantity.VOLTAGE.text(
+                                        ReadingErrors.tolerance(readings.packVolts().getAsDouble()),
+                                        2))
                         : Reason.of(Rule.SUM_UNCHECKED, readings.sum(), Double.NaN));
         // a swollen or wet pack is not put back into use, whatever it reads
         Optional<Reason> sign = Repair.forbiddingSign(readings);

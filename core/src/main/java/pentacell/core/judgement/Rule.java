@@ -75,7 +75,9 @@ public enum Rule {
             "A board that tripped may only sleep: take the load off and touch the charger to it before you call it dead."),
     NO_OUTPUT(Quantity.VOLTAGE, "The output reads {figure}, the groups add up to {limit}: {note}."),
     CHARGER_REFUSES(Quantity.PERCENT, "Its charger refuses it {note}."),
-    SUM_AGREES(Quantity.VOLTAGE, "The groups add up to {figure}, the whole pack reads {limit}."),
+    SUM_AGREES(
+            Quantity.VOLTAGE,
+            "The groups add up to {figure}, the whole pack reads {limit}. A reading that is wrong by less than {note} does not show in that."),
     SUM_DISAGREES(
             Quantity.VOLTAGE,
             "The groups add up to {figure}, but the whole pack reads {limit}: {note}."),
