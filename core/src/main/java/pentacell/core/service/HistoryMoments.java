@@ -8,6 +8,7 @@ final class HistoryMoments {
     private final double[] days;
     private final double[] amps;
     private final double[] drawn;
+    private final double[] rested;
     private final double[][] strays;
     private final double[][] slopes;
     private final boolean[][] over;
@@ -18,6 +19,7 @@ final class HistoryMoments {
         days = new double[size];
         amps = new double[size];
         drawn = new double[size];
+        rested = new double[size];
         strays = new double[groups][size];
         slopes = new double[groups][size];
         over = new boolean[groups][size];
@@ -25,7 +27,15 @@ final class HistoryMoments {
     }
 
     /// Says what holds for the pack at a moment.
-    void pack(int moment, double daysSinceBegin, double current, double drawnAmpHours) {
+    ///
+    /// @param restedSeconds for how long hardly any current has flowed
+    void pack(
+            int moment,
+            double daysSinceBegin,
+            double current,
+            double drawnAmpHours,
+            double restedSeconds) {
+        rested[moment] = restedSeconds;
         days[moment] = daysSinceBegin;
         amps[moment] = current;
         drawn[moment] = drawnAmpHours;
@@ -60,6 +70,11 @@ final class HistoryMoments {
     /// Charge drawn since the highest state of the log, in Ah.
     double drawnAmpHours(int moment) {
         return drawn[moment];
+    }
+
+    /// For how long hardly any current has flowed, in s.
+    double restedSeconds(int moment) {
+        return rested[moment];
     }
 
     /// How far a group is from the median, in V.

@@ -31,8 +31,8 @@ final class PackHistory {
 
     private static final double IN_USE = 0.3;
 
-    /// On so many days a pack must have been full for a drift to be seen on a flat run.
-    private static final int OFTEN_FULL_DAYS = 6;
+    /// On this part of its days a pack must have been full for charges to be seen on a flat run.
+    private static final double OFTEN_FULL = 0.25;
 
     private static final double DAY_SECONDS = 86_400;
 
@@ -126,13 +126,15 @@ final class PackHistory {
         int[] some = SomeMoments.of(log.size()).toArray();
         HistoryMoments moments = new HistoryMoments(some.length, log.series());
         double[] volts = new double[log.series()];
+        double[] rested = restedSeconds();
         for (int moment = 0; moment < some.length; moment++) {
             int i = some[moment];
             moments.pack(
                     moment,
                     (seconds[i] - seconds[0]) / DAY_SECONDS,
                     amps[i],
-                    run.drawnAmpHours(inside[i]));
+                    run.drawnAmpHours(inside[i]),
+                    rested[i]);
             for (int g = 0; g < volts.length; g++) volts[g] = log.volts().get(g).get(i);
             double middle = Middle.of(volts);
             for (int g = 0; g < volts.length; g++) {
@@ -147,6 +149,16 @@ final class PackHistory {
             }
         }
         return moments;
+    }
+
+    /// For how long hardly any current has flowed at each reading, in s.
+    private double[] restedSeconds() {
+        double[] rested = new double[amps.length];
+        for (int i = 1; i < rested.length; i++)
+            if (Math.abs(amps[i]) <= REST_SHARE * most
+                    && Math.abs(amps[i - 1]) <= REST_SHARE * most)
+                rested[i] = rested[i - 1] + seconds[i] - seconds[i - 1];
+        return rested;
     }
 
     /// The finest step in which voltages were written, in V; next to nothing when they were not
@@ -166,7 +178,7 @@ final class PackHistory {
     ///   a charge that is missing is seen nowhere else
     /// @param isFloating whether the pack is kept near full: on a flat run groups rest wherever
     ///   they came to then, which tells nothing of charges
-    /// @param isOftenFull whether it was full often enough to see a drift on a flat run
+    /// @param isOftenFull whether it was full often enough to see charges on a flat run
     /// @param hasSteps whether steps of the current tell its usual resistance
     record Tells(boolean isFlat, boolean isFloating, boolean isOftenFull, boolean hasSteps) {
         /// Whether more than steps can be told of a flat run.
@@ -181,7 +193,7 @@ final class PackHistory {
         boolean isKept =
                 isNearFullMostly() && daysWhere(i -> amps[i] > IN_USE * most) < SELDOM * days()
                         || nearFull(moments).count() > FLOATING * moments.size();
-        boolean isOftenFull = daysWhere(i -> counted[i] == 0) >= OFTEN_FULL_DAYS;
+        boolean isOftenFull = daysWhere(i -> counted[i] == 0) >= OFTEN_FULL * days();
         return new Tells(isFlat(), isKept, isOftenFull, !Double.isNaN(ohms));
     }
 

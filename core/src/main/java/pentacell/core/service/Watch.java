@@ -79,6 +79,9 @@ public record Watch(
     /// So far below all that the others ever showed, in V.
     private static final double FALLEN_VOLTS = 0.03;
 
+    /// After a rest of this, in s, the voltage has come back from the load.
+    private static final double SETTLED_SECONDS = 1800;
+
     /// It must lack more than this by it.
     private static final double FALLEN_SHARE = 0.05;
 
@@ -288,22 +291,25 @@ public record Watch(
         private double fallenShare(GroupDeviation off) {
             if (history.nearFull(moments, group) < -SAME_FULL_VOLTS) return 0;
             // more resistance keeps it low for a while after the load too
-            double far = FALLEN_VOLTS + Math.max(0, off.ohms()) * history.mostAmps();
+            double slow = Math.max(0, off.ohms()) * history.mostAmps();
             double light = LIGHT_SHARE * history.mostAmps();
             List<Double> falls = new ArrayList<>();
             boolean hasFallen = false;
             for (int at = 0; at < moments.size(); at++) {
-                if (history.isNearFull(moments, at)) hasFallen = false;
+                boolean isLight = Math.abs(moments.amps(at)) <= light;
+                if (history.isNearFull(moments, at) || isLight && moments.stray(at, group) >= 0)
+                    hasFallen = false;
+                boolean hasSettled = moments.restedSeconds(at) >= SETTLED_SECONDS;
                 boolean isBelow =
-                        moments.below(at, group) > far && Math.abs(moments.amps(at)) <= light;
+                        moments.below(at, group) > FALLEN_VOLTS + (hasSettled ? 0 : slow)
+                                && isLight;
                 if (isBelow && !hasFallen) falls.add(moments.drawnAmpHours(at));
                 hasFallen |= isBelow;
             }
-            return falls.size() < LEAST_FALLS
-                    ? 0
-                    : 1
-                            - Middle.of(falls.stream().mapToDouble(each -> each).toArray())
-                                    / history.usedAmpHours();
+            if (falls.size() < LEAST_FALLS) return 0;
+            double given = Middle.of(falls.stream().mapToDouble(each -> each).toArray());
+            // where the run of so short a use does not tell how much, it is a cell at least
+            return Math.max(1.0 / parallel, 1 - given / history.usedAmpHours());
         }
 
         private void selfDischarge(List<Finding> findings, GroupDeviation off) {
