@@ -1,5 +1,6 @@
 package pentacell.core;
 
+import java.util.Arrays;
 import java.util.List;
 import pentacell.core.assembly.Assemblies;
 import pentacell.core.bay.Bench;
@@ -23,7 +24,7 @@ import pentacell.core.use.PacksInUse;
 public final class Chapters {
     /// Every chapter of the program.
     public static final List<Chapter<?>> ALL =
-            List.of(
+            withKinds(
                     Catalogue.CHAPTER,
                     Trays.CHAPTER,
                     Purchases.CHAPTER,
@@ -40,6 +41,10 @@ public final class Chapters {
                     ImportedFiles.CHAPTER);
 
     private Chapters() {}
+
+    private static List<Chapter<?>> withKinds(Chapter<?>... chapters) {
+        return Arrays.stream(chapters).<Chapter<?>>map(each -> each.withKinds(Kinds.ALL)).toList();
+    }
 
     /// A workshop in which nothing was logged.
     public static WorkshopState empty() {

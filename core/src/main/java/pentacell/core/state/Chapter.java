@@ -1,6 +1,7 @@
 package pentacell.core.state;
 
 import java.time.Instant;
+import java.util.Map;
 import java.util.function.BiFunction;
 import pentacell.core.journal.Entry;
 import pentacell.core.journal.Fact;
@@ -11,9 +12,20 @@ import pentacell.core.journal.Fact;
 /// @param <S> type of the slice; an immutable value with equality, one chapter per type
 public interface Chapter<S> {
 
-    /// The sealed family of facts this chapter takes. Its members are records whose simple names
-    /// are their kinds in the file, so they keep them for good.
+    /// The sealed family of facts this chapter takes, down to its records.
     Class<? extends Fact> family();
+
+    /// What its facts are called in a file; none of a chapter that is not written.
+    default Map<Class<? extends Fact>, String> kinds() {
+        return Map.of();
+    }
+
+    /// The same chapter, with facts that can be written.
+    ///
+    /// @param kinds of its facts, and maybe of others
+    default Chapter<S> withKinds(Map<Class<? extends Fact>, String> kinds) {
+        return new WrittenChapter<>(this, kinds);
+    }
 
     /// Type of the slice, by which a view asks for it.
     Class<S> sliceType();

@@ -9,13 +9,14 @@ import pentacell.core.state.WorkshopState;
 record Loans(Map<String, String> borrowers) {
     static final Chapter<Loans> CHAPTER =
             Chapter.of(
-                    LoanFact.class,
-                    Loans.class,
-                    new Loans(Map.of()),
-                    (loans, fact) ->
-                            switch (fact) {
-                                case LoanFact.MeterLent lent -> loans.with(lent);
-                            });
+                            LoanFact.class,
+                            Loans.class,
+                            new Loans(Map.of()),
+                            (loans, fact) ->
+                                    switch (fact) {
+                                        case LoanFact.MeterLent lent -> loans.with(lent);
+                                    })
+                    .withKinds(Map.of(LoanFact.MeterLent.class, "meter-lent"));
 
     static Loans of(WorkshopState state) {
         return state.slice(Loans.class);

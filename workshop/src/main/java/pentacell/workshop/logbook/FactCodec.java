@@ -35,7 +35,7 @@ final class FactCodec {
         kinds = new FactKinds(chapters);
     }
 
-    /// The kind of a fact as the journal names it: `VoltageRead` is `voltage-read`.
+    /// The kind of a fact as the journal names it, such as `voltage-read`.
     ///
     /// @throws IllegalArgumentException when no chapter has such a fact
     String kind(Fact fact) {

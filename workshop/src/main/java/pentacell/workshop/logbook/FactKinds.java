@@ -4,32 +4,30 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import pentacell.core.Kinds;
 import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
 import pentacell.core.state.Chapter;
 
-/// The kinds of fact a workshop file can hold, taken from the sealed families of its chapters:
-/// `VoltageRead` is `voltage-read`. What is not among them cannot be written.
+/// The kinds of fact a workshop file can hold: those of the sealed families of its chapters. What
+/// is not among them cannot be written.
 final class FactKinds {
     private final Map<String, Class<? extends Fact>> byKind = new LinkedHashMap<>();
     private final Map<Class<?>, String> byType = new HashMap<>();
 
-    /// @throws IllegalArgumentException when two facts would have the same kind, or a family is not
-    ///   sealed down to its records
+    /// @throws IllegalArgumentException when two facts have the same kind, one has none, or a
+    ///   family is not sealed down to its records
     FactKinds(List<Chapter<?>> chapters) {
-        take(Amendment.class);
-        for (Chapter<?> chapter : chapters) take(chapter.family());
+        take(Amendment.class, Kinds.ALL);
+        for (Chapter<?> chapter : chapters) take(chapter.family(), chapter.kinds());
     }
 
-    private void take(Class<? extends Fact> type) {
+    private void take(Class<? extends Fact> type, Map<Class<? extends Fact>, String> known) {
         if (type.isRecord()) {
-            String kind =
-                    type.getSimpleName()
-                            .replaceAll("(?<=[a-z])(?=[A-Z])", "-")
-                            .toLowerCase(Locale.ROOT);
+            String kind = known.get(type);
+            if (kind == null) throw new IllegalArgumentException(type + " has no kind");
             Class<?> before = byKind.put(kind, type);
             if (before != null && before != type)
                 throw new IllegalArgumentException(
@@ -39,7 +37,8 @@ final class FactKinds {
         }
         if (!type.isSealed())
             throw new IllegalArgumentException(type + " is neither sealed nor a record");
-        for (Class<?> member : type.getPermittedSubclasses()) take(member.asSubclass(Fact.class));
+        for (Class<?> member : type.getPermittedSubclasses())
+            take(member.asSubclass(Fact.class), known);
     }
 
     /// The kind of a fact.
