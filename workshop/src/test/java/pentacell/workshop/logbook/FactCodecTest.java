@@ -5,9 +5,12 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
+import java.lang.reflect.RecordComponent;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
@@ -18,8 +21,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import pentacell.core.Chapters;
+import pentacell.core.Kinds;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
+import pentacell.core.cell.Cells;
 import pentacell.core.cell.TestConditions;
 import pentacell.core.donor.Donor;
 import pentacell.core.donor.DonorFact;
@@ -38,7 +43,7 @@ final class FactCodecTest {
     }
 
     /// Every record of every sealed family is in the list above, has its line in the handbook of
-    /// the file, and keeps its kind: a name that changes would make old files unreadable.
+    /// the file, and keeps its kind.
     @Test
     void everyFamilyIsWrittenReadAndDescribedWhole() throws IOException {
         FactKinds kinds = new FactKinds(Chapters.ALL);
@@ -58,6 +63,50 @@ final class FactCodecTest {
                 .forEach(kind -> described.add(kind.replace("`", "")));
         described.removeIf(kind -> kinds.type(kind).isPresent());
         assertEquals(Set.of(), described, "kinds that files have and the program lost");
+    }
+
+    /// What a fact is made of stands in its line of the handbook: the names of its parts and, where
+    /// a part is one of a few, each of them.
+    @Test
+    void everyPartOfAFactIsDescribed() throws IOException {
+        String handbook = Files.readString(Path.of("../docs/file-format.md"));
+        List<String> missing = new ArrayList<>();
+        new FactKinds(Chapters.ALL)
+                .all()
+                .forEach((kind, type) -> {
+                    String line =
+                            handbook.lines()
+                                    .filter(each -> each.startsWith("| `"))
+                                    .filter(each -> each.contains("`" + kind + "`"))
+                                    .findFirst()
+                                    .orElse("");
+                    for (RecordComponent part : type.getRecordComponents()) {
+                        if (!line.contains(part.getName()))
+                            missing.add(kind + ": " + part.getName());
+                        if (part.getType().isEnum())
+                            for (Object each : part.getType().getEnumConstants())
+                                if (!line.contains(((Enum<?>) each).name()))
+                                    missing.add(kind + ": " + each);
+                    }
+                });
+        assertEquals(List.of(), missing);
+    }
+
+    @Test
+    void everyKindBelongsToAChapter() {
+        assertEquals(
+                new TreeSet<>(Kinds.ALL.values()),
+                new TreeSet<>(new FactKinds(Chapters.ALL).all().keySet()));
+        assertEquals(Kinds.ALL.size(), new TreeSet<>(Kinds.ALL.values()).size(), "no kind twice");
+    }
+
+    /// A chapter from outside brings the kinds of its facts; without them nothing of it is written.
+    @Test
+    void aChapterWithoutKindsIsRefused() {
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new FactKinds(List.of(Cells.CHAPTER)),
+                "the bare chapter, without the program's table");
     }
 
     @Test

@@ -2,6 +2,7 @@ package pentacell.workshop.logbook;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -24,9 +25,13 @@ import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import pentacell.core.Chapters;
 import pentacell.core.bay.Bench;
 import pentacell.core.cell.Catalogue;
+import pentacell.core.cell.CellId;
+import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
+import pentacell.core.cell.Place;
 import pentacell.core.cell.Trays;
 import pentacell.core.donor.Donors;
 import pentacell.core.donor.Purchases;
@@ -71,6 +76,30 @@ final class OldFilesTest {
                             resource("format-" + format + "-state.txt.gz"), StandardCharsets.UTF_8),
                     whole(logbook));
         }
+    }
+
+    /// As the last programs of formats 4 and 5 wrote it: a donor, two cells, a reading that was
+    /// taken back, and a note in letters beyond ASCII.
+    @ParameterizedTest
+    @ValueSource(ints = {4, 5})
+    void aSmallFileOfALaterFormatHoldsWhatItHeld(int format) throws Exception {
+        Path file = folder.resolve("old.pentacell");
+        Files.write(file, resource("format-" + format + ".pentacell.gz"));
+        try (Logbook logbook =
+                assertInstanceOf(Opening.Opened.class, Logbook.open(file, Clock.systemUTC()))
+                        .logbook()) {
+            Cells cells = Cells.of(logbook.state());
+            CellRecord one = cells.cell(new CellId("HB03-01")).orElseThrow();
+            CellRecord two = cells.cell(new CellId("HB03-02")).orElseThrow();
+            assertEquals(OptionalDouble.of(3.68), one.volts());
+            assertEquals(OptionalDouble.of(3.71), two.volts(), "1.2 V was taken back");
+            assertEquals(Optional.of(new Place("T1", 1, 2)), two.place());
+            assertTrue(one.toString().contains("dent, \"as found\" · 18\u202f°C"));
+            assertEquals(2, cells.all().size());
+            assertEquals("Note on HB03-01", logbook.undoStep().orElseThrow().words());
+            assertEquals(1, Donors.of(logbook.state()).described().size());
+        }
+        assertTrue(FileCheck.of(file, Chapters.ALL).isWhole());
     }
 
     private static byte[] resource(String name) throws IOException {
