@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import pentacell.core.Chapters;
 import pentacell.core.build.PackToBuild;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 import pentacell.workshop.logbook.WorkshopReading;
 
 /// Reads a workshop, and a pack of it, for a command; what stands in the way is said.

@@ -2,8 +2,7 @@ package pentacell.core;
 
 import java.util.Arrays;
 import java.util.List;
-import pentacell.core.assembly.Assemblies;
-import pentacell.core.bay.Bench;
+import pentacell.core.build.facts.Assemblies;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Trays;
@@ -11,14 +10,15 @@ import pentacell.core.donor.Donors;
 import pentacell.core.donor.Purchases;
 import pentacell.core.imports.ImportedFiles;
 import pentacell.core.journal.Act;
-import pentacell.core.need.Plans;
 import pentacell.core.pack.Packs;
-import pentacell.core.proof.Proofs;
+import pentacell.core.plan.facts.Plans;
+import pentacell.core.prove.facts.Proofs;
 import pentacell.core.school.Grading;
 import pentacell.core.school.Schools;
+import pentacell.core.service.facts.PacksInUse;
 import pentacell.core.state.Chapter;
 import pentacell.core.state.WorkshopState;
-import pentacell.core.use.PacksInUse;
+import pentacell.core.test.facts.Bench;
 
 /// The chapters of a workshop's story, one line each: a new room of the trade is added here.
 public final class Chapters {

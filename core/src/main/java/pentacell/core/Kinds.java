@@ -3,8 +3,7 @@ package pentacell.core;
 import static java.util.Map.entry;
 
 import java.util.Map;
-import pentacell.core.assembly.AssemblyFact;
-import pentacell.core.bay.BenchFact;
+import pentacell.core.build.facts.AssemblyFact;
 import pentacell.core.cell.CatalogueFact;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.RunFact;
@@ -14,12 +13,13 @@ import pentacell.core.donor.PurchaseFact;
 import pentacell.core.imports.ImportFact;
 import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Fact;
-import pentacell.core.need.PlanFact;
 import pentacell.core.pack.PackFact;
-import pentacell.core.proof.ProofFact;
+import pentacell.core.plan.facts.PlanFact;
+import pentacell.core.prove.facts.ProofFact;
 import pentacell.core.school.GradeFact;
 import pentacell.core.school.SchoolFact;
-import pentacell.core.use.UseFact;
+import pentacell.core.service.facts.UseFact;
+import pentacell.core.test.facts.BenchFact;
 
 /// The kind of every fact, as it stands in workshop files. A class may be renamed; its kind stays
 /// for good, or old files can no longer be read. What is in a body is in `docs/file-format.md`.

@@ -16,11 +16,11 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import pentacell.core.bay.Bench;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
 import pentacell.core.school.Schools;
 import pentacell.core.school.TestSchool;
+import pentacell.core.test.facts.Bench;
 import pentacell.instruments.simulated.SimulatedInstrument;
 
 /// What stands on the bench, handled as a person does: instruments, bays set aside, schools, logs.

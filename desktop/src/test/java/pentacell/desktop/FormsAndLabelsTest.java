@@ -24,7 +24,7 @@ import pentacell.core.cell.Cells;
 import pentacell.core.donor.DonorFact.DonorWay;
 import pentacell.core.donor.Donors;
 import pentacell.core.donor.Purchases;
-import pentacell.core.grade.Standing;
+import pentacell.core.stock.Standing;
 import pentacell.desktop.frame.Settings;
 import pentacell.reports.LabelLayout;
 

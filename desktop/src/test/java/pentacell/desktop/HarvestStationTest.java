@@ -28,7 +28,7 @@ import pentacell.core.cell.Trays;
 import pentacell.core.donor.Donor;
 import pentacell.core.donor.Donors;
 import pentacell.core.donor.Purchases;
-import pentacell.core.grade.Standing;
+import pentacell.core.stock.Standing;
 
 /// Harvest as a person handles it.
 @Tag("window")

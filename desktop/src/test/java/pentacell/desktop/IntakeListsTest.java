@@ -31,9 +31,9 @@ import pentacell.core.cell.PrepWork;
 import pentacell.core.cell.Tray;
 import pentacell.core.cell.TrayFact;
 import pentacell.core.cell.Trays;
-import pentacell.core.grade.Standing;
 import pentacell.core.school.BandSchool;
 import pentacell.core.school.Schools;
+import pentacell.core.stock.Standing;
 
 /// Moving cells, the schools and the lists of Intake, as a person handles them.
 @Tag("window")

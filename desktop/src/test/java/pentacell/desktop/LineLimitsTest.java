@@ -14,7 +14,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import pentacell.core.use.PacksInUse;
+import pentacell.core.service.facts.PacksInUse;
 import pentacell.desktop.frame.QuickBar;
 import pentacell.desktop.frame.Station;
 import pentacell.workshop.demo.TarnHollow;

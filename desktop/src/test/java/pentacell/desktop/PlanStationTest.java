@@ -23,12 +23,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
-import pentacell.core.need.Chosen;
-import pentacell.core.need.Part;
-import pentacell.core.need.Planned;
-import pentacell.core.need.Plans;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
+import pentacell.core.plan.facts.Chosen;
+import pentacell.core.plan.facts.Part;
+import pentacell.core.plan.facts.Planned;
+import pentacell.core.plan.facts.Plans;
 import pentacell.workshop.demo.TarnHollow;
 
 /// Planning as a person does it: a need is typed, a pack chosen, checked, priced and matched.

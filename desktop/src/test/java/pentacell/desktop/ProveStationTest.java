@@ -17,12 +17,12 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellId;
-import pentacell.core.need.Plans;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Packs;
-import pentacell.core.proof.ChargeRun;
-import pentacell.core.proof.Proof;
-import pentacell.core.proof.Proofs;
+import pentacell.core.plan.facts.Plans;
+import pentacell.core.prove.facts.ChargeRun;
+import pentacell.core.prove.facts.Proof;
+import pentacell.core.prove.facts.Proofs;
 import pentacell.workshop.demo.TarnHollow;
 
 /// Prove as a person uses it.

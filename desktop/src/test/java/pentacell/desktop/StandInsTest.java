@@ -13,8 +13,8 @@ import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
-import pentacell.core.proof.Proof;
-import pentacell.core.proof.Proofs;
+import pentacell.core.prove.facts.Proof;
+import pentacell.core.prove.facts.Proofs;
 import pentacell.workshop.demo.TarnHollow;
 
 /// In a workshop that is not for practice, what stand-ins make up is shown as that and changes no

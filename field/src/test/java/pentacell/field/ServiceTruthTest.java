@@ -17,7 +17,7 @@ import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.service.Finding;
 import pentacell.core.service.Watch;
-import pentacell.core.use.Trouble;
+import pentacell.core.service.facts.Trouble;
 import pentacell.field.FieldPack.Family;
 import pentacell.field.FieldPack.Fault;
 import pentacell.field.FieldPack.Logger;

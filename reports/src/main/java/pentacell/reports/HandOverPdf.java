@@ -7,9 +7,9 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import pentacell.core.caution.Caution;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.shelf.RecycleBox;
-import pentacell.core.shelf.RecycleBox.Damage;
-import pentacell.core.shelf.RecycleBox.Item;
+import pentacell.core.stock.RecycleBox;
+import pentacell.core.stock.RecycleBox.Damage;
+import pentacell.core.stock.RecycleBox.Item;
 import pentacell.core.unit.Quantity;
 
 /// The list that goes with the recycle box to the collection point.

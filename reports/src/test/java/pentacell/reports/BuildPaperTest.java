@@ -21,17 +21,17 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.w3c.dom.Element;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.TakeOff;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.LayoutSearch;
 import pentacell.core.build.LayoutWish;
 import pentacell.core.build.PackCurrents.Source;
 import pentacell.core.build.WiringParts;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.TakeOff;
 import pentacell.core.cell.CellFormat;
-import pentacell.core.need.Box;
-import pentacell.core.need.Packing;
-import pentacell.core.need.Wiring;
+import pentacell.core.plan.facts.Box;
+import pentacell.core.plan.facts.Packing;
+import pentacell.core.plan.facts.Wiring;
 
 /// Faces in their own size and the name plate, read back from the paper.
 final class BuildPaperTest {

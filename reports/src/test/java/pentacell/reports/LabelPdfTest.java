@@ -34,8 +34,8 @@ import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.journal.Act;
 import pentacell.core.journal.Entry;
-import pentacell.core.shelf.RecycleBox;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.RecycleBox;
 
 final class LabelPdfTest {
 

@@ -2,7 +2,7 @@ package pentacell.core.build;
 
 import java.util.List;
 import java.util.Optional;
-import pentacell.core.assembly.Layout;
+import pentacell.core.build.facts.Layout;
 
 /// A layout with what it comes to.
 ///

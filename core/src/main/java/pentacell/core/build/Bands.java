@@ -6,9 +6,9 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.unit.Count;
 
 /// Groups laid one behind the other in bands that run there and back, so that each touches the next

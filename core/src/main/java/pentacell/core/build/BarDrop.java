@@ -8,9 +8,9 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
 import pentacell.core.build.PackCurrents.Flowing;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
 
 /// What a meter reads between the two cans of a group that lie farthest apart in voltage on one
 /// face: the drop from end to end of its strips.

@@ -1,9 +1,9 @@
 package pentacell.core.build;
 
 import java.util.OptionalInt;
-import pentacell.core.assembly.CansByPlace;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
+import pentacell.core.build.facts.CansByPlace;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
 
 /// How layers come to lie on each other: folded to and fro like a paper fan, so that one fold
 /// brings two top faces together and the next two bottom faces.

@@ -1,6 +1,6 @@
 package pentacell.core.build;
 
-import pentacell.core.assembly.Layout;
+import pentacell.core.build.facts.Layout;
 
 /// The joints of a string: joint 0 is the pack's negative, joint k the positive of group k counted
 /// from 1.

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
 
 /// The number of a joint on a face, in the middle of the links that make it.
 ///

@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
 
 /// Finds layouts in which series neighbours touch along whole sides.
 ///

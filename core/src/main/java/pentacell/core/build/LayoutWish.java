@@ -3,12 +3,12 @@ package pentacell.core.build;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.TakeOff;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Spot;
+import pentacell.core.build.facts.TakeOff;
 import pentacell.core.cell.CellFormat;
-import pentacell.core.need.Box;
-import pentacell.core.need.Packing;
+import pentacell.core.plan.facts.Box;
+import pentacell.core.plan.facts.Packing;
 
 /// What is asked of a layout.
 ///

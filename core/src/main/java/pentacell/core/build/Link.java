@@ -1,6 +1,6 @@
 package pentacell.core.build;
 
-import pentacell.core.assembly.Spot;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.conductor.Conductor;
 
 /// A piece of conductor on a face.

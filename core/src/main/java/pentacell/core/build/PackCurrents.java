@@ -5,8 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.UnaryOperator;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.circuit.Network;
 import pentacell.core.conductor.Conductor;
 

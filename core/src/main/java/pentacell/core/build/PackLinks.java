@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.function.ToDoubleFunction;
-import pentacell.core.assembly.CansByPlace;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.TakeOff;
 import pentacell.core.build.Link.Kind;
+import pentacell.core.build.facts.CansByPlace;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
+import pentacell.core.build.facts.TakeOff;
 import pentacell.core.conductor.Conductor;
 
 /// The conductors that a layout asks for: a strip over every pair of touching ends that belong to

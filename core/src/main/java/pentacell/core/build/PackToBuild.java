@@ -9,26 +9,26 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import pentacell.core.assembly.Assembly;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.TakeOff;
 import pentacell.core.build.JoinCheck.Part;
+import pentacell.core.build.facts.Assembly;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
+import pentacell.core.build.facts.TakeOff;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.conductor.Conductor;
 import pentacell.core.conductor.Material;
 import pentacell.core.conductor.Section;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.need.Board;
-import pentacell.core.need.CellFuse;
-import pentacell.core.need.Planned;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
 import pentacell.core.plan.PlannedWires;
+import pentacell.core.plan.facts.Board;
+import pentacell.core.plan.facts.CellFuse;
+import pentacell.core.plan.facts.Planned;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 
 /// A matched pack as it is to be built: its cans with what they measure, what it is wired with and
 /// what it carries.

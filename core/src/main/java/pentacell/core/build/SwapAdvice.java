@@ -8,13 +8,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import pentacell.core.cell.CellId;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchReplacement;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
+import pentacell.core.stock.MatchableStock;
 import pentacell.core.unit.Quantity;
 
 /// Which cell of a group that disappoints should leave first, and which takes its place.

@@ -3,8 +3,8 @@ package pentacell.core.build;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.TakeOff;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.TakeOff;
 
 /// What leads that leave elsewhere would come to.
 public final class TakeOffs {

@@ -6,7 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import pentacell.core.assembly.GroupReading;
+import pentacell.core.build.facts.GroupReading;
 import pentacell.core.unit.Middle;
 
 /// How the groups of a pack on trial drift apart.

@@ -4,8 +4,8 @@ import java.util.Optional;
 import pentacell.core.conductor.Conductor;
 import pentacell.core.conductor.Material;
 import pentacell.core.conductor.Section;
-import pentacell.core.need.CellFuse;
-import pentacell.core.need.Wiring;
+import pentacell.core.plan.facts.CellFuse;
+import pentacell.core.plan.facts.Wiring;
 
 /// What a pack is wired with.
 ///

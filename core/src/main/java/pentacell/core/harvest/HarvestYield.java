@@ -16,8 +16,8 @@ import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.Donors;
 import pentacell.core.donor.Lot;
 import pentacell.core.donor.Purchases;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 
 /// What a lot, a kind of donor or a donor has given and what it cost so far.
 ///

@@ -11,6 +11,7 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.WarningSign;
+import pentacell.core.intake.KnownChemistry;
 import pentacell.core.judgement.Judged;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
@@ -19,7 +20,6 @@ import pentacell.core.school.RepairSchool;
 import pentacell.core.school.RepairSchool.Way;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
-import pentacell.core.triage.KnownChemistry;
 
 /// Whether and how the low groups of a pack are brought up, and whether they held.
 ///

@@ -19,8 +19,8 @@ import pentacell.core.cell.Place;
 import pentacell.core.donor.Arrangement;
 import pentacell.core.donor.Construction;
 import pentacell.core.donor.Donor;
-import pentacell.core.shelf.Shelf;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.Shelf;
 import pentacell.core.unit.Quantity;
 
 /// How a donor is taken apart, in an order that takes the voltage down early (common practice).

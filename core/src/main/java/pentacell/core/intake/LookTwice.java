@@ -16,8 +16,6 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
 import pentacell.core.state.WorkshopState;
-import pentacell.core.triage.KnownChemistry;
-import pentacell.core.triage.OddValues;
 import pentacell.core.unit.Quantity;
 
 /// Finds cells that are perhaps not what their label says: another chemistry by resting voltage,

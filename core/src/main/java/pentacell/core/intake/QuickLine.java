@@ -24,7 +24,6 @@ import pentacell.core.cell.TestConditions;
 import pentacell.core.intake.QuickToken.Kind;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
-import pentacell.core.triage.OddValues;
 import pentacell.core.unit.Limit;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;

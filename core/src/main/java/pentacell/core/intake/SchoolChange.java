@@ -11,7 +11,6 @@ import pentacell.core.school.BandSchool;
 import pentacell.core.school.IntakeVerdict;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
-import pentacell.core.triage.Triage;
 
 /// A cell whose verdict by first voltage changes with the school.
 ///

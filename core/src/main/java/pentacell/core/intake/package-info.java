@@ -1,5 +1,6 @@
-/// First look: reading what is written on a can ([pentacell.core.intake.QuickLine]) and the verdict
-/// by first voltage ([pentacell.core.intake.Triage]).
+/// Intake: reading what is written on a can ([pentacell.core.intake.QuickLine]), the verdict by
+/// first voltage ([pentacell.core.intake.Triage]), what a cell is told to do next, what waits for a
+/// test, and which values make a person look twice.
 @NullMarked
 package pentacell.core.intake;
 

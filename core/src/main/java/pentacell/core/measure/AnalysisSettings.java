@@ -4,7 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.triage.KnownChemistry;
+import pentacell.core.intake.KnownChemistry;
 
 /// What an analysis should know of the run.
 ///

@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Oddity;
+import pentacell.core.intake.OddValues;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
-import pentacell.core.triage.OddValues;
 
 /// Looks through a curve for what a careful person would stop at (common practice).
 final class Oddities {

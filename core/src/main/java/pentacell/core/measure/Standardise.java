@@ -8,8 +8,8 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.RunFact.Correction;
 import pentacell.core.cell.RunFact.Share;
 import pentacell.core.circuit.RestCurve;
+import pentacell.core.intake.KnownChemistry;
 import pentacell.core.school.TestSchool;
-import pentacell.core.triage.KnownChemistry;
 
 /// Carries a capacity over to the workshop's standard conditions.
 ///

@@ -4,21 +4,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import pentacell.core.bay.Bay;
-import pentacell.core.bay.Programme;
-import pentacell.core.bay.Programme.Charge;
-import pentacell.core.bay.Programme.Level;
-import pentacell.core.bay.Programme.Limits;
-import pentacell.core.bay.Programme.Pulse;
-import pentacell.core.bay.Programme.Rest;
-import pentacell.core.bay.Programme.Stage;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.intake.Instruction;
+import pentacell.core.intake.KnownChemistry;
+import pentacell.core.intake.WaitingForTest;
 import pentacell.core.measure.HeatLadder.Rung;
 import pentacell.core.school.TestSchool;
-import pentacell.core.triage.Instruction;
-import pentacell.core.triage.KnownChemistry;
-import pentacell.core.triage.WaitingForTest;
+import pentacell.core.test.facts.Bay;
+import pentacell.core.test.facts.Programme;
+import pentacell.core.test.facts.Programme.Charge;
+import pentacell.core.test.facts.Programme.Level;
+import pentacell.core.test.facts.Programme.Limits;
+import pentacell.core.test.facts.Programme.Pulse;
+import pentacell.core.test.facts.Programme.Rest;
+import pentacell.core.test.facts.Programme.Stage;
 
 /// The programme of a cell's test in a bay: charge as its instruction says, rest, a tenth out,
 /// rest, two-step pulse, discharge by the school, rest, and full again for the hold shelf.

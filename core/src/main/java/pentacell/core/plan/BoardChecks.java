@@ -1,8 +1,8 @@
 package pentacell.core.plan;
 
-import pentacell.core.need.Board;
-import pentacell.core.need.BoardSchool;
 import pentacell.core.plan.Checked.Verdict;
+import pentacell.core.plan.facts.Board;
+import pentacell.core.plan.facts.BoardSchool;
 import pentacell.core.unit.Quantity;
 
 /// Whether a protection board does for a pack.

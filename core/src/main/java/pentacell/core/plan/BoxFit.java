@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import pentacell.core.cell.CellFormat;
-import pentacell.core.need.Box;
-import pentacell.core.need.Packing;
+import pentacell.core.plan.facts.Box;
+import pentacell.core.plan.facts.Packing;
 
 /// How cans lie in a box: in rows, square or nested into each other or some of each, in layers,
 /// with their axis along any of the three sides.

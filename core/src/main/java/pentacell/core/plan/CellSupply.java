@@ -9,7 +9,7 @@ import org.hipparchus.stat.descriptive.moment.StandardDeviation;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.match.Candidate;
-import pentacell.core.need.MeanCell;
+import pentacell.core.plan.facts.MeanCell;
 
 /// The cells a pack can be made of: so many of an assumed kind, or those of a stock, strongest
 /// first.

@@ -8,11 +8,11 @@ import pentacell.core.circuit.Charged;
 import pentacell.core.circuit.CircuitCell;
 import pentacell.core.circuit.PackCharge;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.need.Charger;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
 import pentacell.core.plan.Checked.Verdict;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.Charger;
+import pentacell.core.plan.facts.MeanCell;
+import pentacell.core.plan.facts.Need;
 import pentacell.core.unit.Quantity;
 
 /// Whether a charger does for a pack, and how long it takes.

@@ -3,10 +3,10 @@ package pentacell.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
 import pentacell.core.plan.Checked.Verdict;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.MeanCell;
+import pentacell.core.plan.facts.Need;
 import pentacell.core.unit.Quantity;
 
 /// What checks look at, and what they wrote.

@@ -7,9 +7,9 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.conductor.Conductor;
 import pentacell.core.conductor.Material;
 import pentacell.core.conductor.Section;
-import pentacell.core.need.CellFuse;
-import pentacell.core.need.MeanCell;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.CellFuse;
+import pentacell.core.plan.facts.MeanCell;
 
 /// At what current a cell's fuse should open: above what the cell gives with margin, under what the
 /// rest of its group drives into it when it is shorted.

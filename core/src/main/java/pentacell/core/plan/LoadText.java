@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import pentacell.core.need.LoadItem;
+import pentacell.core.plan.facts.LoadItem;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 

@@ -3,9 +3,9 @@ package pentacell.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.MeanCell;
+import pentacell.core.plan.facts.Need;
 
 /// Room that a pack has in one respect.
 ///

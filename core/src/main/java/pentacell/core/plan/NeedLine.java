@@ -8,10 +8,10 @@ import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.need.LoadItem;
-import pentacell.core.need.Losses;
-import pentacell.core.need.Need;
-import pentacell.core.need.Window;
+import pentacell.core.plan.facts.LoadItem;
+import pentacell.core.plan.facts.Losses;
+import pentacell.core.plan.facts.Need;
+import pentacell.core.plan.facts.Window;
 import pentacell.core.unit.NumberText;
 
 /// A need as it is typed in one line: `60w peak 150w 8h 10.5-15v`, or `250w 12wh/km 40km 30-42v lfp

@@ -4,13 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.need.Box;
-import pentacell.core.need.Charger;
-import pentacell.core.need.LeadAcid;
-import pentacell.core.need.LoadItem;
-import pentacell.core.need.Losses;
-import pentacell.core.need.Need;
-import pentacell.core.need.Window;
+import pentacell.core.plan.facts.Box;
+import pentacell.core.plan.facts.Charger;
+import pentacell.core.plan.facts.LeadAcid;
+import pentacell.core.plan.facts.LoadItem;
+import pentacell.core.plan.facts.Losses;
+import pentacell.core.plan.facts.Need;
+import pentacell.core.plan.facts.Window;
 
 /// Needs to begin with, of usual kinds of device; every figure is to be changed.
 public enum NeedPreset {

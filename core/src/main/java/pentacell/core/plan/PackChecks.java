@@ -4,10 +4,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.need.Need;
 import pentacell.core.plan.Checked.Verdict;
 import pentacell.core.plan.PackPlan.Obstacle;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.Need;
 import pentacell.core.unit.Quantity;
 
 /// Everything that is looked at before a pack is built, each with its limit, its figure, the room

@@ -4,7 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import pentacell.core.need.Chosen;
+import pentacell.core.plan.facts.Chosen;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 

@@ -12,11 +12,11 @@ import pentacell.core.circuit.Discharged;
 import pentacell.core.circuit.Load;
 import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.need.Chosen;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
 import pentacell.core.plan.PackPlan.Obstacle;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.Chosen;
+import pentacell.core.plan.facts.MeanCell;
+import pentacell.core.plan.facts.Need;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 

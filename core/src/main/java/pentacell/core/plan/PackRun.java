@@ -13,10 +13,10 @@ import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.circuit.VoltageCurve;
 import pentacell.core.match.Candidate;
-import pentacell.core.need.LoadItem;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.LoadItem;
+import pentacell.core.plan.facts.MeanCell;
+import pentacell.core.plan.facts.Need;
 import pentacell.core.unit.Quantity;
 
 /// How a pack runs its loads from full until something stops it.

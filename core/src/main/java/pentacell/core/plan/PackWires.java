@@ -3,7 +3,7 @@ package pentacell.core.plan;
 import pentacell.core.conductor.Conductor;
 import pentacell.core.conductor.Material;
 import pentacell.core.conductor.Section;
-import pentacell.core.need.Wiring;
+import pentacell.core.plan.facts.Wiring;
 import pentacell.core.unit.Quantity;
 
 /// The sizes that wires, strips and fuses come in, and the smallest that do.

@@ -6,11 +6,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.donor.Price;
-import pentacell.core.need.CellFuse;
-import pentacell.core.need.Need;
-import pentacell.core.need.Part;
-import pentacell.core.need.Wiring;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.CellFuse;
+import pentacell.core.plan.facts.Need;
+import pentacell.core.plan.facts.Part;
+import pentacell.core.plan.facts.Wiring;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 

@@ -1,7 +1,7 @@
 package pentacell.core.plan;
 
-import pentacell.core.need.Need;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.Need;
 
 /// What the wires of a planned pack carry, and how thick its leads are.
 ///

@@ -6,8 +6,8 @@ import java.util.OptionalDouble;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.circuit.VoltageCurve;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
+import pentacell.core.plan.facts.MeanCell;
+import pentacell.core.plan.facts.Need;
 
 /// What a number of groups spans from empty to full, and how its energy lies along it.
 ///

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.OptionalDouble;
 import pentacell.core.conductor.Allowed;
 import pentacell.core.conductor.Conductor;
-import pentacell.core.need.CellFuse;
-import pentacell.core.need.Wiring;
 import pentacell.core.plan.Checked.Verdict;
+import pentacell.core.plan.facts.CellFuse;
+import pentacell.core.plan.facts.Wiring;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 

@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import pentacell.core.assembly.Layout;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.BarDrop;
 import pentacell.core.build.PackToBuild;
-import pentacell.core.proof.BarReading;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.prove.facts.BarReading;
 
 /// What bars dropped against what the network lets expect.
 public final class BarLook {

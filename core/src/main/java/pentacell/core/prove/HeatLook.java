@@ -6,13 +6,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import pentacell.core.assembly.CansByPlace;
-import pentacell.core.assembly.Spot;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackToBuild;
+import pentacell.core.build.facts.CansByPlace;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.cell.CellId;
-import pentacell.core.proof.LoadReadings;
+import pentacell.core.prove.facts.LoadReadings;
 import pentacell.core.unit.Middle;
 
 /// Which places of a loaded pack are warmer than their heat explains.

@@ -6,7 +6,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import pentacell.core.measure.Column;
-import pentacell.core.proof.PackLog;
+import pentacell.core.prove.facts.PackLog;
 
 /// Takes out of a log what lies on a straight line between its neighbours, so that it can be kept:
 /// every reading left out lies within a tolerance of the line that takes its place, so charge,

@@ -6,10 +6,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.journal.Origin;
-import pentacell.core.need.Need;
-import pentacell.core.proof.ChargeRun;
+import pentacell.core.plan.facts.Need;
 import pentacell.core.prove.LoadTest.Cause;
 import pentacell.core.prove.ProvedPack.Tested;
+import pentacell.core.prove.facts.ChargeRun;
 import pentacell.core.unit.Quantity;
 
 /// Whether a pack may go into use, with what was looked at.

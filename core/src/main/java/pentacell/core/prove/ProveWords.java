@@ -3,8 +3,8 @@ package pentacell.core.prove;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import pentacell.core.proof.DeviceTrip;
 import pentacell.core.prove.ProvedPack.Tested;
+import pentacell.core.prove.facts.DeviceTrip;
 import pentacell.core.unit.Quantity;
 import pentacell.core.unit.Sentence;
 

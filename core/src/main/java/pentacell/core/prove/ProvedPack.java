@@ -13,12 +13,12 @@ import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.journal.Origin;
 import pentacell.core.pack.Pack;
-import pentacell.core.proof.Proof;
-import pentacell.core.proof.Proofs;
+import pentacell.core.prove.facts.Proof;
+import pentacell.core.prove.facts.Proofs;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 
 /// A matched pack with all that was measured to prove it, judged.
 ///

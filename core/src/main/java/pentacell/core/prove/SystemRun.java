@@ -3,8 +3,8 @@ package pentacell.core.prove;
 import java.util.OptionalDouble;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.proof.DeviceTrip;
-import pentacell.core.proof.EnergyRun;
+import pentacell.core.prove.facts.DeviceTrip;
+import pentacell.core.prove.facts.EnergyRun;
 
 /// What becomes of the energy between supply, pack and load; what cannot be told is empty.
 ///

@@ -5,10 +5,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
 import pentacell.core.build.PackToBuild;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.proof.Proof;
-import pentacell.core.proof.Proofs;
+import pentacell.core.prove.facts.Proof;
+import pentacell.core.prove.facts.Proofs;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 
 /// What the packs of a workshop gave against what was expected of them: how far its predictions
 /// hold.

@@ -18,12 +18,12 @@ import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RestingLevel;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.service.CanRepair.Replacement;
 import pentacell.core.service.CanRepair.Way;
 import pentacell.core.service.CanSearch.Can;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 import pentacell.core.unit.Quantity;
 
 /// What is done with the cans that searches found.

@@ -3,7 +3,7 @@ package pentacell.core.service;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import pentacell.core.assembly.Spot;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.cell.CellId;
 
 /// The search for a can of a group: which were read, what that says of them, which comes next.

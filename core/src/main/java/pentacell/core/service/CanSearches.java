@@ -10,15 +10,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import pentacell.core.assembly.Spot;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.PackToBuild;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.cell.CellId;
 import pentacell.core.service.CanSearch.Can;
 import pentacell.core.service.CanSearch.State;
+import pentacell.core.service.facts.PackInUse;
 import pentacell.core.unit.Middle;
 import pentacell.core.unit.Quantity;
-import pentacell.core.use.PackInUse;
 
 /// Searches for cans that are off their bar, and for those that warm themselves.
 ///

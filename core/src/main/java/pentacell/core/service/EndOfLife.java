@@ -9,9 +9,9 @@ import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
-import pentacell.core.grade.Grader;
 import pentacell.core.school.Grading;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.Grader;
 import pentacell.core.unit.Quantity;
 
 /// What becomes of the cells of a pack that is taken apart: which go back to the stock, with their

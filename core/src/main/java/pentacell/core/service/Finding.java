@@ -2,7 +2,7 @@ package pentacell.core.service;
 
 import java.util.Map;
 import java.util.OptionalInt;
-import pentacell.core.use.Trouble;
+import pentacell.core.service.facts.Trouble;
 
 /// Something that stands out about a group, and what to look at next.
 ///

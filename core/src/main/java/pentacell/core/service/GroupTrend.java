@@ -10,7 +10,7 @@ import java.util.function.Predicate;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.stat.regression.SimpleRegression;
-import pentacell.core.use.PackInUse.Retest;
+import pentacell.core.service.facts.PackInUse.Retest;
 
 /// What the retests of a group say: how much it lost, how fast, and when it will be under what is
 /// wanted of it.

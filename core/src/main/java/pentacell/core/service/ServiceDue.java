@@ -5,7 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import pentacell.core.use.PackInUse;
+import pentacell.core.service.facts.PackInUse;
 
 /// What is due for a pack in use.
 ///

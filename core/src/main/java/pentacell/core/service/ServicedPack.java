@@ -13,14 +13,14 @@ import pentacell.core.build.Arrangement;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.RestingLevel;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.need.Need;
+import pentacell.core.plan.facts.Need;
+import pentacell.core.service.facts.Alarms;
+import pentacell.core.service.facts.PackInUse;
+import pentacell.core.service.facts.PacksInUse;
+import pentacell.core.service.facts.Trouble;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 import pentacell.core.unit.Quantity;
-import pentacell.core.use.Alarms;
-import pentacell.core.use.PackInUse;
-import pentacell.core.use.PacksInUse;
-import pentacell.core.use.Trouble;
 
 /// A pack in use with all that was logged of it, judged.
 ///

@@ -10,7 +10,7 @@ import java.util.stream.Stream;
 import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.prove.LogThinning;
-import pentacell.core.use.PackInUse;
+import pentacell.core.service.facts.PackInUse;
 
 /// The history of a pack by the calendar: every log that was taken over and every reading by hand,
 /// in the order of time.

@@ -10,8 +10,8 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.measure.Column;
+import pentacell.core.service.facts.Alarms;
 import pentacell.core.unit.Middle;
-import pentacell.core.use.Alarms;
 
 /// A limit that was passed.
 ///

@@ -8,10 +8,10 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.IntToDoubleFunction;
 import pentacell.core.prove.GroupLog;
+import pentacell.core.service.facts.Trouble;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Middle;
 import pentacell.core.unit.Quantity;
-import pentacell.core.use.Trouble;
 
 /// What stands out in the history of a pack.
 ///

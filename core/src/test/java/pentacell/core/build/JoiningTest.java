@@ -21,16 +21,16 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
-import pentacell.core.assembly.Balancing;
-import pentacell.core.assembly.GroupReading;
-import pentacell.core.assembly.Joining;
 import pentacell.core.build.JoinCheck.Level;
 import pentacell.core.build.JoinCheck.Part;
 import pentacell.core.build.JoinCheck.Verdict;
+import pentacell.core.build.facts.Balancing;
+import pentacell.core.build.facts.GroupReading;
+import pentacell.core.build.facts.Joining;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.need.Wiring;
+import pentacell.core.plan.facts.Wiring;
 
 /// What flows when cells are joined, how long balancing takes, and the steps of the work.
 final class JoiningTest {

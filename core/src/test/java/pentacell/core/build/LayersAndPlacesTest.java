@@ -17,12 +17,12 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.TakeOff;
-import pentacell.core.need.Box;
-import pentacell.core.need.Packing;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
+import pentacell.core.build.facts.TakeOff;
+import pentacell.core.plan.facts.Box;
+import pentacell.core.plan.facts.Packing;
 
 /// Layouts of packs that are not just flat and full: in layers, around places kept free, of units
 /// of several cans; and what their bars drop.

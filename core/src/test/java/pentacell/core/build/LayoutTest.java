@@ -23,15 +23,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.TakeOff;
 import pentacell.core.build.PackCurrents.Source;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
+import pentacell.core.build.facts.TakeOff;
 import pentacell.core.cell.CellFormat;
-import pentacell.core.need.Box;
-import pentacell.core.need.Packing;
-import pentacell.core.need.Wiring;
+import pentacell.core.plan.facts.Box;
+import pentacell.core.plan.facts.Packing;
+import pentacell.core.plan.facts.Wiring;
 
 /// Layouts that are found, their conductors and what flows through them.
 final class LayoutTest {

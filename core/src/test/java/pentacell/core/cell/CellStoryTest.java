@@ -14,11 +14,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import pentacell.core.Journal;
-import pentacell.core.grade.Grader;
-import pentacell.core.grade.Standing;
 import pentacell.core.journal.Amendment;
 import pentacell.core.school.GradePolicy;
 import pentacell.core.school.Schools;
+import pentacell.core.stock.Grader;
+import pentacell.core.stock.Standing;
 
 /// What becomes of a can's blemishes, labels, places and marks as facts follow each other.
 final class CellStoryTest {

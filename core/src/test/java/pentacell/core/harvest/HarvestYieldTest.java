@@ -21,9 +21,9 @@ import pentacell.core.donor.DonorFact.MinutesSpent;
 import pentacell.core.donor.Lot;
 import pentacell.core.donor.Price;
 import pentacell.core.donor.PurchaseFact.LotAdded;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.harvest.HarvestYield.By;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 
 final class HarvestYieldTest {
     private static final LocalDate DAY = LocalDate.of(2026, 3, 1);

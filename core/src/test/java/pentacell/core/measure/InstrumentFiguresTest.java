@@ -16,8 +16,8 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.RunEnding;
 import pentacell.core.cell.RunFact;
 import pentacell.core.cell.TestConditions;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.grade.MatchableStock;
+import pentacell.core.stock.JudgedStock;
+import pentacell.core.stock.MatchableStock;
 
 /// What reference cells and repeats say of the instruments.
 final class InstrumentFiguresTest {

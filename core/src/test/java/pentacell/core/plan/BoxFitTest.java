@@ -10,8 +10,8 @@ import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 import pentacell.core.cell.CellFormat;
-import pentacell.core.need.Box;
-import pentacell.core.need.Packing;
+import pentacell.core.plan.facts.Box;
+import pentacell.core.plan.facts.Packing;
 
 /// Cans in a box: every sequence of rows tried, and what must hold of any arrangement.
 final class BoxFitTest {

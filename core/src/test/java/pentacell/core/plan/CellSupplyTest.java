@@ -17,13 +17,13 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.circuit.VoltageCurve;
 import pentacell.core.match.Candidate;
-import pentacell.core.need.Charger;
-import pentacell.core.need.Chosen;
-import pentacell.core.need.LoadItem;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
-import pentacell.core.need.Window;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.Charger;
+import pentacell.core.plan.facts.Chosen;
+import pentacell.core.plan.facts.LoadItem;
+import pentacell.core.plan.facts.MeanCell;
+import pentacell.core.plan.facts.Need;
+import pentacell.core.plan.facts.Window;
 
 /// The cells a plan counts on, and how long they take to charge.
 final class CellSupplyTest {

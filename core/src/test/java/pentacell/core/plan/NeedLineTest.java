@@ -11,7 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.need.Need;
+import pentacell.core.plan.facts.Need;
 
 /// A need in one line.
 final class NeedLineTest {

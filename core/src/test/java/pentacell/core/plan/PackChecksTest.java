@@ -19,19 +19,19 @@ import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.conductor.Material;
 import pentacell.core.donor.Price;
-import pentacell.core.need.Board;
-import pentacell.core.need.BoardSchool;
-import pentacell.core.need.CellFuse;
-import pentacell.core.need.Chosen;
-import pentacell.core.need.LeadAcid;
-import pentacell.core.need.LoadItem;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
-import pentacell.core.need.Part;
-import pentacell.core.need.Window;
-import pentacell.core.need.Wiring;
 import pentacell.core.plan.Checked.Verdict;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.Board;
+import pentacell.core.plan.facts.BoardSchool;
+import pentacell.core.plan.facts.CellFuse;
+import pentacell.core.plan.facts.Chosen;
+import pentacell.core.plan.facts.LeadAcid;
+import pentacell.core.plan.facts.LoadItem;
+import pentacell.core.plan.facts.MeanCell;
+import pentacell.core.plan.facts.Need;
+import pentacell.core.plan.facts.Part;
+import pentacell.core.plan.facts.Window;
+import pentacell.core.plan.facts.Wiring;
 
 /// Checks of a planned pack, its wires and fuses, its parts.
 final class PackChecksTest {

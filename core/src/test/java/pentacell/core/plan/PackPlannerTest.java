@@ -24,17 +24,17 @@ import pentacell.core.circuit.Discharged;
 import pentacell.core.circuit.Load;
 import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.need.Board;
-import pentacell.core.need.Box;
-import pentacell.core.need.Charger;
-import pentacell.core.need.Chosen;
-import pentacell.core.need.LoadItem;
-import pentacell.core.need.Losses;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
-import pentacell.core.need.Packing;
-import pentacell.core.need.Window;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.Board;
+import pentacell.core.plan.facts.Box;
+import pentacell.core.plan.facts.Charger;
+import pentacell.core.plan.facts.Chosen;
+import pentacell.core.plan.facts.LoadItem;
+import pentacell.core.plan.facts.Losses;
+import pentacell.core.plan.facts.MeanCell;
+import pentacell.core.plan.facts.Need;
+import pentacell.core.plan.facts.Packing;
+import pentacell.core.plan.facts.Window;
 
 /// Packs from a need: common practice, the circuit simulated whole, and what must hold of any need.
 final class PackPlannerTest {

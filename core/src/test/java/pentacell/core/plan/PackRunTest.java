@@ -17,12 +17,12 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.CircuitCell;
 import pentacell.core.match.Candidate;
-import pentacell.core.need.Chosen;
-import pentacell.core.need.LoadItem;
-import pentacell.core.need.MeanCell;
-import pentacell.core.need.Need;
-import pentacell.core.need.Window;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.facts.Chosen;
+import pentacell.core.plan.facts.LoadItem;
+import pentacell.core.plan.facts.MeanCell;
+import pentacell.core.plan.facts.Need;
+import pentacell.core.plan.facts.Window;
 
 /// Packs that run their loads until something stops them.
 final class PackRunTest {

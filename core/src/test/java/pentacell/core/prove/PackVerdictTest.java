@@ -6,12 +6,12 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.proof.ChargeRun;
-import pentacell.core.proof.ProofFact;
 import pentacell.core.prove.PackVerdict.Level;
+import pentacell.core.prove.facts.ChargeRun;
+import pentacell.core.prove.facts.ProofFact;
 import pentacell.core.service.GatePack;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 
 /// Whether a pack may go into use.
 final class PackVerdictTest {

@@ -27,14 +27,14 @@ import pentacell.core.circuit.RestCurve;
 import pentacell.core.journal.Act;
 import pentacell.core.journal.Entry;
 import pentacell.core.measure.Column;
-import pentacell.core.proof.AloneRun;
-import pentacell.core.proof.DeviceTrip;
-import pentacell.core.proof.EnergyRun;
-import pentacell.core.proof.PackLog;
-import pentacell.core.proof.Proof;
-import pentacell.core.proof.ProofFact;
-import pentacell.core.proof.Proofs;
 import pentacell.core.prove.LoadTest.Cause;
+import pentacell.core.prove.facts.AloneRun;
+import pentacell.core.prove.facts.DeviceTrip;
+import pentacell.core.prove.facts.EnergyRun;
+import pentacell.core.prove.facts.PackLog;
+import pentacell.core.prove.facts.Proof;
+import pentacell.core.prove.facts.ProofFact;
+import pentacell.core.prove.facts.Proofs;
 
 /// What is kept of a load test, and what is made of it.
 final class ProvingTest {

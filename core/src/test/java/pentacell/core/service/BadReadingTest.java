@@ -17,7 +17,7 @@ import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.service.UsedPack.Truth;
 import pentacell.core.service.UsedPack.Use;
-import pentacell.core.use.Trouble;
+import pentacell.core.service.facts.Trouble;
 
 /// Boards that send nonsense once in a while: what they say of the pack stands for all that.
 @Tag("exhaustive")

@@ -4,20 +4,20 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import pentacell.core.Journal;
-import pentacell.core.assembly.AssemblyFact;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.TakeOff;
+import pentacell.core.build.facts.AssemblyFact;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
+import pentacell.core.build.facts.TakeOff;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.TestConditions;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Selection;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 
 /// The pack that service is tried on.
 public final class GatePack {

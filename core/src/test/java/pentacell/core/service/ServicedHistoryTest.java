@@ -21,10 +21,10 @@ import org.junit.jupiter.api.Test;
 import pentacell.core.Journal;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.proof.PackLog;
-import pentacell.core.use.Alarms;
-import pentacell.core.use.Trouble;
-import pentacell.core.use.UseFact;
+import pentacell.core.prove.facts.PackLog;
+import pentacell.core.service.facts.Alarms;
+import pentacell.core.service.facts.Trouble;
+import pentacell.core.service.facts.UseFact;
 
 /// What the history of a pack in use says, and when it raises an alarm.
 final class ServicedHistoryTest {

@@ -30,15 +30,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.Journal;
-import pentacell.core.assembly.Spot;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.service.CanRepair.Way;
+import pentacell.core.service.facts.PackInUse;
+import pentacell.core.service.facts.UseFact;
 import pentacell.core.state.WorkshopState;
-import pentacell.core.use.PackInUse;
-import pentacell.core.use.UseFact;
+import pentacell.core.stock.JudgedStock;
 
 /// A pack in use: what is searched, mended and due, and how long it will do.
 final class ServicedPackTest {

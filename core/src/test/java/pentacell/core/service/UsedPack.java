@@ -9,7 +9,7 @@ import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
-import pentacell.core.use.Trouble;
+import pentacell.core.service.facts.Trouble;
 
 /// Days of use of a pack whose truth is known, as a logger writes them.
 final class UsedPack {

@@ -20,7 +20,7 @@ import pentacell.core.measure.Column;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.prove.LogThinning;
 import pentacell.core.service.UsedPack.Truth;
-import pentacell.core.use.Trouble;
+import pentacell.core.service.facts.Trouble;
 
 /// Histories of packs with a hidden truth.
 @Tag("exhaustive")

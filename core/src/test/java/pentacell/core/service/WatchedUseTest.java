@@ -16,7 +16,7 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.service.UsedPack.Truth;
 import pentacell.core.service.UsedPack.Use;
-import pentacell.core.use.Trouble;
+import pentacell.core.service.facts.Trouble;
 
 /// Packs used a little and a lot, for days and for most of a year, read often and seldom, exactly
 /// and in steps of 10 mV, along three curves.

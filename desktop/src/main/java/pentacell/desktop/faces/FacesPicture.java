@@ -14,10 +14,10 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
 import javafx.util.Duration;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Spot;
 import pentacell.core.build.Arrangement;
 import pentacell.core.build.Face;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Spot;
 import pentacell.desktop.frame.Lane;
 import pentacell.desktop.kit.PlotSurface;
 

@@ -1,7 +1,7 @@
 package pentacell.desktop.faces;
 
-import pentacell.core.assembly.Grid;
 import pentacell.core.build.Face;
+import pentacell.core.build.facts.Grid;
 
 /// Where a layout lies on the surface.
 ///

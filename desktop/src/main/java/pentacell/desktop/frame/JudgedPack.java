@@ -4,8 +4,8 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 
 /// The pack in hand as a station judges it: anew at every change while somebody looks, away from
 /// the window's thread. What comes late, after something newer was asked, is dropped.

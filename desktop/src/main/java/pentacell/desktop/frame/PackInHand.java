@@ -5,8 +5,8 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import pentacell.core.assembly.Assemblies;
-import pentacell.core.assembly.Standing;
+import pentacell.core.build.facts.Assemblies;
+import pentacell.core.build.facts.Standing;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
 

@@ -28,7 +28,7 @@ import pentacell.core.harvest.Outcome;
 import pentacell.core.harvest.Teardown;
 import pentacell.core.harvest.TeardownStep;
 import pentacell.core.harvest.TeardownStep.Severity;
-import pentacell.core.shelf.Shelf;
+import pentacell.core.stock.Shelf;
 import pentacell.core.unit.Count;
 import pentacell.desktop.frame.CautionStrip;
 import pentacell.desktop.frame.Desk;

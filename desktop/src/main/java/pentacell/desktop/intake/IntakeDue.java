@@ -1,8 +1,8 @@
 package pentacell.desktop.intake;
 
 import java.util.List;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.grade.Standing;
+import pentacell.core.stock.JudgedStock;
+import pentacell.core.stock.Standing;
 import pentacell.core.unit.Count;
 import pentacell.desktop.frame.Due;
 

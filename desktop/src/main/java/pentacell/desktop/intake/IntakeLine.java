@@ -9,7 +9,7 @@ import pentacell.core.intake.QuickLine;
 import pentacell.core.intake.QuickToken;
 import pentacell.core.intake.QuickToken.Kind;
 import pentacell.core.judgement.Rule;
-import pentacell.core.shelf.MoveLine;
+import pentacell.core.stock.MoveLine;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Entered;
 import pentacell.desktop.frame.QuickSource;

@@ -11,7 +11,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.Place;
-import pentacell.core.grade.Standing;
+import pentacell.core.stock.Standing;
 import pentacell.desktop.frame.Card;
 import pentacell.desktop.frame.Command;
 import pentacell.desktop.frame.Desk;

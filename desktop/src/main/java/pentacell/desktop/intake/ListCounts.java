@@ -2,13 +2,13 @@ package pentacell.desktop.intake;
 
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.grade.Standing;
 import pentacell.core.intake.LookTwice;
-import pentacell.core.shelf.Preparation;
-import pentacell.core.shelf.ShelfLists;
+import pentacell.core.intake.WaitingForTest;
 import pentacell.core.state.WorkshopState;
-import pentacell.core.triage.WaitingForTest;
+import pentacell.core.stock.JudgedStock;
+import pentacell.core.stock.Preparation;
+import pentacell.core.stock.ShelfLists;
+import pentacell.core.stock.Standing;
 
 /// How much stands in each list of Intake.
 record ListCounts(int loose, int toTest, int toPrepare, int recycle, int lookTwice, int labels) {

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Map;
 import pentacell.core.donor.Donor;
 import pentacell.core.donor.Donors;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.grade.Standing;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
+import pentacell.core.stock.Standing;
 import pentacell.desktop.kit.FittedTable;
 
 /// The running yield: how many cells of each donor were logged, are fit, wait, are out.

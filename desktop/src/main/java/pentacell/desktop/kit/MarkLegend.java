@@ -5,7 +5,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import pentacell.core.grade.Standing;
+import pentacell.core.stock.Standing;
 
 /// What the cell mark says, in a row of examples.
 public final class MarkLegend {

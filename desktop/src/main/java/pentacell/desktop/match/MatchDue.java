@@ -2,12 +2,12 @@ package pentacell.desktop.match;
 
 import java.util.ArrayList;
 import java.util.List;
-import pentacell.core.assembly.Assemblies;
-import pentacell.core.assembly.Standing;
-import pentacell.core.need.Planned;
-import pentacell.core.need.Plans;
+import pentacell.core.build.facts.Assemblies;
+import pentacell.core.build.facts.Standing;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
+import pentacell.core.plan.facts.Planned;
+import pentacell.core.plan.facts.Plans;
 import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Due;
 

@@ -1,8 +1,8 @@
 package pentacell.desktop.match;
 
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.grade.MatchableStock;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
+import pentacell.core.stock.MatchableStock;
 
 /// A stock that was sorted, and for what; sorting thousands of cells takes a while.
 record SortedStock(WorkshopState state, String pack, MatchableStock stock) {

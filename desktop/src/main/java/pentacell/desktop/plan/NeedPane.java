@@ -5,8 +5,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.layout.VBox;
-import pentacell.core.need.Need;
 import pentacell.core.plan.NeedPreset;
+import pentacell.core.plan.facts.Need;
 import pentacell.desktop.kit.ControlRow;
 import pentacell.desktop.kit.Wrapping;
 

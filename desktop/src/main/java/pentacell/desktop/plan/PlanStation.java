@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
-import pentacell.core.need.Plans;
+import pentacell.core.plan.facts.Plans;
 import pentacell.desktop.frame.Card;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Due;

@@ -11,12 +11,7 @@ import java.util.stream.Collectors;
 import pentacell.core.cell.CellId;
 import pentacell.core.donor.Price;
 import pentacell.core.donor.Purchases;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.Candidate;
-import pentacell.core.need.Chosen;
-import pentacell.core.need.Need;
-import pentacell.core.need.Plans;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
 import pentacell.core.plan.BoxFit;
@@ -29,7 +24,12 @@ import pentacell.core.plan.PackPlanner;
 import pentacell.core.plan.PackRun;
 import pentacell.core.plan.PartsList;
 import pentacell.core.plan.VoltageBar;
+import pentacell.core.plan.facts.Chosen;
+import pentacell.core.plan.facts.Need;
+import pentacell.core.plan.facts.Plans;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
+import pentacell.core.stock.MatchableStock;
 
 /// Works out what a need comes to, away from the window's thread: everything it looks at was taken
 /// before.

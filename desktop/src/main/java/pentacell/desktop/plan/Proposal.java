@@ -3,13 +3,13 @@ package pentacell.desktop.plan;
 import java.util.List;
 import java.util.Optional;
 import pentacell.core.match.Candidate;
-import pentacell.core.need.Chosen;
-import pentacell.core.need.Need;
 import pentacell.core.plan.CellSupply;
 import pentacell.core.plan.Margin;
 import pentacell.core.plan.PackPlan;
 import pentacell.core.plan.PackPlan.Option;
 import pentacell.core.plan.VoltageBar;
+import pentacell.core.plan.facts.Chosen;
+import pentacell.core.plan.facts.Need;
 
 /// What a need comes to.
 ///

@@ -7,9 +7,9 @@ import java.util.OptionalInt;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import pentacell.core.conductor.Material;
-import pentacell.core.need.BoardSchool;
-import pentacell.core.need.CellFuse;
-import pentacell.core.need.Wiring;
+import pentacell.core.plan.facts.BoardSchool;
+import pentacell.core.plan.facts.CellFuse;
+import pentacell.core.plan.facts.Wiring;
 import pentacell.desktop.kit.EnumWords;
 import pentacell.desktop.kit.NumberField;
 

@@ -3,10 +3,10 @@ package pentacell.desktop.prove;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.journal.Origin;
-import pentacell.core.proof.Proof;
-import pentacell.core.proof.ProofFact;
-import pentacell.core.proof.Proofs;
 import pentacell.core.prove.LogThinning;
+import pentacell.core.prove.facts.Proof;
+import pentacell.core.prove.facts.ProofFact;
+import pentacell.core.prove.facts.Proofs;
 import pentacell.desktop.frame.GroupLogIntake;
 
 /// Logs of load tests become tests of their names.

@@ -11,7 +11,7 @@ import pentacell.core.service.ServicedPack;
 import pentacell.core.service.StrayBands;
 import pentacell.core.service.StrayBands.Span;
 import pentacell.core.service.Timeline;
-import pentacell.core.use.PackInUse;
+import pentacell.core.service.facts.PackInUse;
 import pentacell.desktop.kit.Axis;
 import pentacell.desktop.kit.CalendarAxis;
 import pentacell.desktop.kit.Pen;

@@ -11,7 +11,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import pentacell.core.assembly.Spot;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.cell.CellId;
 import pentacell.core.service.CanSearch;
 import pentacell.core.service.CanSearch.Can;

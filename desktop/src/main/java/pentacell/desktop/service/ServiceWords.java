@@ -7,13 +7,13 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import pentacell.core.assembly.Spot;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.service.CanSearch;
 import pentacell.core.service.Finding;
 import pentacell.core.service.UseAlarm;
+import pentacell.core.service.facts.Trouble;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
-import pentacell.core.use.Trouble;
 
 /// What Service says, in words.
 final class ServiceWords {

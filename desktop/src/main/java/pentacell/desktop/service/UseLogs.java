@@ -7,9 +7,9 @@ import java.util.Optional;
 import pentacell.core.journal.Origin;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.prove.LogThinning;
-import pentacell.core.use.PackInUse;
-import pentacell.core.use.PacksInUse;
-import pentacell.core.use.UseFact;
+import pentacell.core.service.facts.PackInUse;
+import pentacell.core.service.facts.PacksInUse;
+import pentacell.core.service.facts.UseFact;
 import pentacell.desktop.frame.GroupLogIntake;
 
 /// Histories of boards become histories of the pack. One whose times are no dates is taken to end

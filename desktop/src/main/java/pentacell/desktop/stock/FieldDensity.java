@@ -3,7 +3,7 @@ package pentacell.desktop.stock;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import pentacell.core.grade.Standing;
+import pentacell.core.stock.Standing;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.CellMark;
 import pentacell.desktop.kit.Pen;

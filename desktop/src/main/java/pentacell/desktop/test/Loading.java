@@ -8,13 +8,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Consumer;
-import pentacell.core.bay.Bay;
-import pentacell.core.bay.Bench;
-import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellId;
-import pentacell.core.schedule.TestQueue;
+import pentacell.core.intake.WaitingForTest;
 import pentacell.core.state.WorkshopState;
-import pentacell.core.triage.WaitingForTest;
+import pentacell.core.test.TestQueue;
+import pentacell.core.test.facts.Bay;
+import pentacell.core.test.facts.Bench;
+import pentacell.core.test.facts.Programme;
 import pentacell.desktop.frame.Desk;
 
 /// How cells get into bays: which bay a cell goes into, and why it cannot.

@@ -5,9 +5,9 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import pentacell.core.schedule.TestPlan;
-import pentacell.core.schedule.TestQueue;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.test.TestPlan;
+import pentacell.core.test.TestQueue;
 import pentacell.instruments.simulated.StandIn;
 
 /// The queue and the plans for it.

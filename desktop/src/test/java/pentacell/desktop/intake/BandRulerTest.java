@@ -12,10 +12,10 @@ import pentacell.core.Chapters;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.journal.Act;
 import pentacell.core.journal.Entry;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 import pentacell.workshop.demo.TarnHollow;
 
 final class BandRulerTest {

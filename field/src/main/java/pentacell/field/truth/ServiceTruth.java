@@ -11,7 +11,7 @@ import java.util.TreeSet;
 import java.util.function.Supplier;
 import pentacell.core.service.Finding;
 import pentacell.core.service.Watch;
-import pentacell.core.use.Trouble;
+import pentacell.core.service.facts.Trouble;
 import pentacell.field.FieldPack;
 import pentacell.field.FieldPack.Family;
 import pentacell.field.FieldPack.Fault;

@@ -3,9 +3,9 @@ package pentacell.instruments.bench;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.RunEnding;
 import pentacell.core.cell.RunFact.RunEnd;
-import pentacell.core.grade.Standing;
 import pentacell.core.judgement.Judged;
 import pentacell.core.measure.Analysis;
+import pentacell.core.stock.Standing;
 
 /// A run that ended, and what it changed.
 ///

@@ -7,14 +7,14 @@ import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.cell.RunEnding;
 import pentacell.core.cell.TestRun;
-import pentacell.core.grade.Grader;
-import pentacell.core.grade.Standing;
 import pentacell.core.judgement.Judged;
 import pentacell.core.measure.RunResults;
 import pentacell.core.measure.SampleLog;
 import pentacell.core.school.Grading;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.Grader;
+import pentacell.core.stock.Standing;
 import pentacell.workshop.logbook.LogbookException;
 
 /// Analyses a run that ended, logs what it says, and tells how the cell stands after it.

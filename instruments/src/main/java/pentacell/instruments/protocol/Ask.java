@@ -3,7 +3,7 @@ package pentacell.instruments.protocol;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Objects;
-import pentacell.core.bay.Programme;
+import pentacell.core.test.facts.Programme;
 
 /// What the program asks of an instrument. Each carries a number that its answer repeats.
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "ask")

@@ -3,7 +3,7 @@ package pentacell.instruments.protocol;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Optional;
-import pentacell.core.bay.Programme;
+import pentacell.core.test.facts.Programme;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;

@@ -4,12 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.random.RandomGenerator;
-import pentacell.core.bay.Programme;
-import pentacell.core.bay.Programme.Charge;
-import pentacell.core.bay.Programme.Discharge;
-import pentacell.core.bay.Programme.Level;
-import pentacell.core.bay.Programme.Pulse;
-import pentacell.core.bay.Programme.Rest;
+import pentacell.core.test.facts.Programme;
+import pentacell.core.test.facts.Programme.Charge;
+import pentacell.core.test.facts.Programme.Discharge;
+import pentacell.core.test.facts.Programme.Level;
+import pentacell.core.test.facts.Programme.Pulse;
+import pentacell.core.test.facts.Programme.Rest;
 import pentacell.core.unit.Quantity;
 
 /// A programme running in a slot of a stand-in, second by second.

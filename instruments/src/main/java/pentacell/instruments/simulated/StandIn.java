@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
-import pentacell.core.bay.Bay;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.test.facts.Bay;
 
 /// The kinds of stand-in that come with the program.
 public enum StandIn {

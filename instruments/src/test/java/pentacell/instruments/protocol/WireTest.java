@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import pentacell.core.bay.Programme;
+import pentacell.core.test.facts.Programme;
 
 /// The protocol as docs/instrument-protocol.md describes it.
 final class WireTest {

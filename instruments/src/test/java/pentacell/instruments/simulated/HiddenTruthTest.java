@@ -12,13 +12,6 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import pentacell.core.bay.Programme;
-import pentacell.core.bay.Programme.Charge;
-import pentacell.core.bay.Programme.Discharge;
-import pentacell.core.bay.Programme.Level;
-import pentacell.core.bay.Programme.Limits;
-import pentacell.core.bay.Programme.Pulse;
-import pentacell.core.bay.Programme.Rest;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.Oddity;
 import pentacell.core.measure.Analyse;
@@ -26,6 +19,13 @@ import pentacell.core.measure.Analysis;
 import pentacell.core.measure.AnalysisSettings;
 import pentacell.core.measure.Anomaly;
 import pentacell.core.measure.SampleLog;
+import pentacell.core.test.facts.Programme;
+import pentacell.core.test.facts.Programme.Charge;
+import pentacell.core.test.facts.Programme.Discharge;
+import pentacell.core.test.facts.Programme.Level;
+import pentacell.core.test.facts.Programme.Limits;
+import pentacell.core.test.facts.Programme.Pulse;
+import pentacell.core.test.facts.Programme.Rest;
 
 /// What the program finds in the log of a stand-in against what the stand-in hides.
 @Tag("exhaustive")

@@ -10,15 +10,15 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import pentacell.core.bay.Bay;
-import pentacell.core.bay.Programme;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.intake.WaitingForTest;
 import pentacell.core.measure.TestProgramme;
-import pentacell.core.schedule.PhaseTimes;
 import pentacell.core.school.TestSchool;
-import pentacell.core.triage.WaitingForTest;
+import pentacell.core.test.PhaseTimes;
+import pentacell.core.test.facts.Bay;
+import pentacell.core.test.facts.Programme;
 import pentacell.workshop.demo.TarnHollow;
 
 /// How long a test takes by prediction, from capacity, resistance and first voltage, against the

@@ -5,14 +5,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import pentacell.core.assembly.AssemblyFact;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Joining;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.Standing;
-import pentacell.core.assembly.TakeOff;
-import pentacell.core.assembly.TapReading;
+import pentacell.core.build.facts.AssemblyFact;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Joining;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
+import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.TakeOff;
+import pentacell.core.build.facts.TapReading;
 
 /// The pack of the long night is laid out and put on trial in a rack; two leads of its plug have
 /// changed places.

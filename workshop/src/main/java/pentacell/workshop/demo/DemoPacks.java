@@ -6,8 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.grade.MatchableStock;
 import pentacell.core.match.MatchOutcome;
 import pentacell.core.match.Matcher;
 import pentacell.core.match.SearchEffort;
@@ -17,6 +15,8 @@ import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Packs;
 import pentacell.core.pack.Selection;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
+import pentacell.core.stock.MatchableStock;
 
 /// Two packs, matched; one half picked.
 final class DemoPacks {

@@ -8,21 +8,21 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.donor.Price;
-import pentacell.core.need.Board;
-import pentacell.core.need.Box;
-import pentacell.core.need.CellFuse;
-import pentacell.core.need.Charger;
-import pentacell.core.need.Chosen;
-import pentacell.core.need.LeadAcid;
-import pentacell.core.need.LoadItem;
-import pentacell.core.need.Need;
-import pentacell.core.need.NeedChange;
-import pentacell.core.need.Packing;
-import pentacell.core.need.Part;
-import pentacell.core.need.PartPrice;
-import pentacell.core.need.PlanFact;
-import pentacell.core.need.Window;
-import pentacell.core.need.Wiring;
+import pentacell.core.plan.facts.Board;
+import pentacell.core.plan.facts.Box;
+import pentacell.core.plan.facts.CellFuse;
+import pentacell.core.plan.facts.Charger;
+import pentacell.core.plan.facts.Chosen;
+import pentacell.core.plan.facts.LeadAcid;
+import pentacell.core.plan.facts.LoadItem;
+import pentacell.core.plan.facts.Need;
+import pentacell.core.plan.facts.NeedChange;
+import pentacell.core.plan.facts.Packing;
+import pentacell.core.plan.facts.Part;
+import pentacell.core.plan.facts.PartPrice;
+import pentacell.core.plan.facts.PlanFact;
+import pentacell.core.plan.facts.Window;
+import pentacell.core.plan.facts.Wiring;
 
 /// What the two packs must power, as it was planned, and what parts cost in the village.
 final class DemoPlans {

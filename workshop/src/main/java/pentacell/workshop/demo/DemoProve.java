@@ -6,22 +6,22 @@ import java.util.Collections;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
-import pentacell.core.assembly.Spot;
 import pentacell.core.build.PackToBuild;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.circuit.CircuitCell;
 import pentacell.core.circuit.Load;
 import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.journal.Fact;
 import pentacell.core.journal.Origin;
 import pentacell.core.measure.Column;
-import pentacell.core.proof.BarReading;
-import pentacell.core.proof.ChargeRun;
-import pentacell.core.proof.EnergyRun;
-import pentacell.core.proof.ProofFact;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.prove.LogThinning;
+import pentacell.core.prove.facts.BarReading;
+import pentacell.core.prove.facts.ChargeRun;
+import pentacell.core.prove.facts.EnergyRun;
+import pentacell.core.prove.facts.ProofFact;
+import pentacell.core.stock.JudgedStock;
 
 /// The pack of the long night is loaded in its rack, from full until the first group is empty: one
 /// cell of group 5 holds half of what it did when it was measured.

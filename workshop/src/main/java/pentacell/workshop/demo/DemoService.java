@@ -12,13 +12,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
-import pentacell.core.assembly.AssemblyFact;
-import pentacell.core.assembly.Grid;
-import pentacell.core.assembly.Joining;
-import pentacell.core.assembly.Layout;
-import pentacell.core.assembly.Spot;
-import pentacell.core.assembly.Standing;
-import pentacell.core.assembly.TakeOff;
+import pentacell.core.build.facts.AssemblyFact;
+import pentacell.core.build.facts.Grid;
+import pentacell.core.build.facts.Joining;
+import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.Spot;
+import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.TakeOff;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
@@ -32,7 +32,7 @@ import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Selection;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.prove.LogThinning;
-import pentacell.core.use.UseFact;
+import pentacell.core.service.facts.UseFact;
 
 /// The pack of the red lamps, two years in use, is entered from its card: it fell from its shelf in
 /// a storm, and since then four cans of group 2 hang on nothing, one after the other.

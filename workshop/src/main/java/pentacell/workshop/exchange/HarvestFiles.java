@@ -6,8 +6,8 @@ import java.util.Locale;
 import java.util.OptionalDouble;
 import pentacell.core.harvest.Diagnosis;
 import pentacell.core.harvest.HarvestYield;
+import pentacell.core.intake.WaitingForTest;
 import pentacell.core.judgement.Reason;
-import pentacell.core.triage.WaitingForTest;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 

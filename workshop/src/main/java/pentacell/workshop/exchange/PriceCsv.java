@@ -7,9 +7,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import pentacell.core.donor.Price;
-import pentacell.core.need.Part;
-import pentacell.core.need.PartPrice;
 import pentacell.core.plan.PartsList;
+import pentacell.core.plan.facts.Part;
+import pentacell.core.plan.facts.PartPrice;
 import pentacell.core.unit.NumberText;
 import pentacell.workshop.exchange.CellTable.Problem;
 

@@ -7,8 +7,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import pentacell.core.assembly.Spot;
-import pentacell.core.grade.JudgedStock;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.pack.Pack;
 import pentacell.core.prove.GroupFan;
 import pentacell.core.prove.HeatLook;
@@ -19,6 +18,7 @@ import pentacell.core.prove.ProvedPack.Tested;
 import pentacell.core.prove.Shortfall;
 import pentacell.core.prove.WorkshopRatio;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 
 /// The pack of the long night, whose hidden truth is known: one cell of group 5 holds half of what
 /// it did when it was measured, and one clip is bad.

@@ -10,15 +10,15 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import pentacell.core.cell.CellId;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.service.CanRepair;
 import pentacell.core.service.CanSearch;
 import pentacell.core.service.Finding;
 import pentacell.core.service.GroupTrend;
 import pentacell.core.service.ServicedPack;
 import pentacell.core.service.StrayBands;
+import pentacell.core.service.facts.Trouble;
 import pentacell.core.state.WorkshopState;
-import pentacell.core.use.Trouble;
+import pentacell.core.stock.JudgedStock;
 
 /// The pack of the red lamps, whose hidden truth is known: four of twelve cans of group 2 are off.
 final class DemoServiceTest {

@@ -17,8 +17,6 @@ import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
 import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.Donors;
-import pentacell.core.grade.JudgedStock;
-import pentacell.core.grade.Standing;
 import pentacell.core.harvest.Advice;
 import pentacell.core.harvest.Diagnose;
 import pentacell.core.harvest.Diagnosis;
@@ -28,6 +26,8 @@ import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
+import pentacell.core.stock.Standing;
 import pentacell.workshop.logbook.Logbook.Draft;
 
 final class TarnHollowTest {

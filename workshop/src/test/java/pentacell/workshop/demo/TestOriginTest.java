@@ -10,20 +10,20 @@ import java.util.Optional;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.Chapters;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.journal.Act;
 import pentacell.core.journal.Amendment;
 import pentacell.core.journal.Entry;
 import pentacell.core.journal.Fact;
 import pentacell.core.journal.Origin;
-import pentacell.core.proof.Proof;
-import pentacell.core.proof.ProofFact.LoadTested;
-import pentacell.core.proof.ProofFact.MomentsRead;
-import pentacell.core.proof.Proofs;
 import pentacell.core.prove.PackVerdict;
 import pentacell.core.prove.ProvedPack;
 import pentacell.core.prove.WorkshopRatio;
+import pentacell.core.prove.facts.Proof;
+import pentacell.core.prove.facts.ProofFact.LoadTested;
+import pentacell.core.prove.facts.ProofFact.MomentsRead;
+import pentacell.core.prove.facts.Proofs;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 
 /// A load test over the line proves something when a real board and a real load told it.
 final class TestOriginTest {

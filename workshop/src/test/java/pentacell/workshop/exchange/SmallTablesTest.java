@@ -16,10 +16,10 @@ import org.junit.jupiter.params.provider.EnumSource;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.grade.JudgedStock;
 import pentacell.core.harvest.GroupReading;
 import pentacell.core.harvest.HarvestYield;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.stock.JudgedStock;
 import pentacell.workshop.demo.TarnHollow;
 
 /// Tables of readings, the catalogue of models, yield and cost.

@@ -26,7 +26,6 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import pentacell.core.Chapters;
-import pentacell.core.bay.Bench;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
@@ -39,6 +38,7 @@ import pentacell.core.journal.Fact;
 import pentacell.core.pack.Packs;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.test.facts.Bench;
 
 /// Files that earlier programs wrote, one of each format, open with the state those programs saw.
 /// The expected states were written down by the last program of format 3; since then a corrected

@@ -1,6 +1,0 @@
-/// What is measured of a finished pack before it goes into use: load tests, groups alone, the end
-/// of a charge, the system around it.
-@NullMarked
-package pentacell.core.proof;
-
-import org.jspecify.annotations.NullMarked;

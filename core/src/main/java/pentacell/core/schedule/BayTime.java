@@ -1,9 +1,0 @@
-package pentacell.core.schedule;
-
-import java.time.LocalDateTime;
-
-/// A bay and when it is free.
-///
-/// @param bay its name
-/// @param freeAt when what runs in it ends; now or earlier when it is empty
-public record BayTime(String bay, LocalDateTime freeAt) {}

@@ -1,6 +1,0 @@
-/// What is logged of a pack in use: histories of its groups, readings by hand, cans that were
-/// probed, retests, what was mended. [pentacell.core.use.PackInUse] is all of it, taken together.
-@NullMarked
-package pentacell.core.use;
-
-import org.jspecify.annotations.NullMarked;
