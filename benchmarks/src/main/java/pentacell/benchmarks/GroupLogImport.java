@@ -42,14 +42,14 @@ public final class GroupLogImport {
             double[] judged = new double[ROUNDS];
             for (int i = 0; i < ROUNDS; i++) {
                 long start = System.nanoTime();
-                long fields = LogImport.bareRead(file);
-                bare[i] = LogImport.since(start);
+                long fields = CellLogImport.bareRead(file);
+                bare[i] = CellLogImport.since(start);
                 start = System.nanoTime();
                 GroupLog log = GroupLogCsv.read(file).log().orElseThrow();
-                read[i] = LogImport.since(start);
+                read[i] = CellLogImport.since(start);
                 start = System.nanoTime();
                 judge.of(log);
-                judged[i] = LogImport.since(start);
+                judged[i] = CellLogImport.since(start);
                 if (fields == 0 || log.size() != LINES)
                     throw new IllegalStateException("not all was read");
             }

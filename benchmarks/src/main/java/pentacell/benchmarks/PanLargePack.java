@@ -11,7 +11,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
-import pentacell.core.build.Arrangement;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.LayoutSearch;
 import pentacell.core.build.LayoutWish;
 import pentacell.core.build.PackCurrents.Source;
@@ -40,7 +40,7 @@ public final class PanLargePack extends MeasuredWindow {
     void measure(Workbench bench) {
         FacesPicture picture = new FacesPicture("faces", true, bench.desk().work().lane("faces"));
         UiThread.run(() -> alone(picture, bench.frame().scene()));
-        Arrangement arrangement = layout();
+        JudgedLayout arrangement = layout();
         UiThread.run(() -> picture.show(Optional.of(arrangement)));
         UiThread.lateness(2);
         for (int i = 0; i < 6; i++) UiThread.run(() -> picture.nearer(1.25));
@@ -73,7 +73,7 @@ public final class PanLargePack extends MeasuredWindow {
         ((Stage) before.getWindow()).setScene(scene);
     }
 
-    private static Arrangement layout() {
+    private static JudgedLayout layout() {
         List<Integer> sizes = Collections.nCopies(SERIES, PARALLEL);
         return LayoutSearch.of(
                         new LayoutWish(
@@ -86,7 +86,7 @@ public final class PanLargePack extends MeasuredWindow {
                                 LayoutWish.Ends.ANYWHERE,
                                 TakeOff.EDGE,
                                 List.of()),
-                        new Arrangement.Electric(
+                        new JudgedLayout.Electric(
                                 WiringParts.of(Wiring.USUAL, 50, 69),
                                 sizes.stream()
                                         .map(size ->

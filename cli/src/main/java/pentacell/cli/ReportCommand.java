@@ -14,7 +14,7 @@ import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import pentacell.core.build.Arrangement;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.build.PickLine;
 import pentacell.core.build.PickWalk;
@@ -180,7 +180,7 @@ final class ReportCommand implements Callable<Integer> {
                 WorkshopPack.built(state, file, name.get(), PackToBuild.Asked.NOTHING, errors);
         if (known.isEmpty()) return Optional.empty();
         PackToBuild built = known.get();
-        Optional<Arrangement> layout = built.laidOut();
+        Optional<JudgedLayout> layout = built.laidOut();
         if (wanted.isOfALayout() && layout.isEmpty()) {
             errors.println("%s: take a layout for it first, at Build".formatted(name.get()));
             return Optional.empty();
@@ -223,7 +223,7 @@ final class ReportCommand implements Callable<Integer> {
                 });
     }
 
-    private static FacesPaper faces(PackToBuild built, Arrangement layout) {
+    private static FacesPaper faces(PackToBuild built, JudgedLayout layout) {
         return new FacesPaper(built.pack().name(), layout, built.format());
     }
 

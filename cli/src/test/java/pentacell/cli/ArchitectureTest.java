@@ -11,14 +11,20 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Named;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import pentacell.core.journal.Fact;
@@ -134,6 +140,11 @@ final class ArchitectureTest {
                                         "pentacell.core.harvest..",
                                         "pentacell.core.intake..",
                                         "pentacell.core.measure..")
+                                // what is typed, and a move, becomes facts
+                                .and()
+                                .haveSimpleNameNotEndingWith("Line")
+                                .and()
+                                .doNotHaveSimpleName("Shelf")
                                 .should()
                                 .dependOnClassesThat()
                                 .areAssignableTo(Fact.class)),
@@ -277,6 +288,19 @@ final class ArchitectureTest {
                                 .doNotHaveSimpleName("TradeOff")
                                 .should()
                                 .notHaveModifier(JavaModifier.PUBLIC)));
+    }
+
+    @Test
+    @DisplayName("no two classes of the program have the same name")
+    void aNameMeansOneThing() {
+        Map<String, Long> names =
+                PROGRAM.stream()
+                        .filter(each -> each.isTopLevelClass())
+                        .map(JavaClass::getSimpleName)
+                        .filter(name -> !name.equals("package-info"))
+                        .collect(Collectors.groupingBy(each -> each, Collectors.counting()));
+        names.values().removeIf(count -> count == 1);
+        assertEquals(Map.of(), names);
     }
 
     @ParameterizedTest(name = "{0}")

@@ -25,7 +25,7 @@ import pentacell.core.build.facts.Assemblies;
 import pentacell.core.build.facts.Assembly;
 import pentacell.core.build.facts.Joining;
 import pentacell.core.build.facts.Layout;
-import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.cell.CellId;
 import pentacell.core.pack.Packs;
 import pentacell.workshop.demo.TarnHollow;
@@ -109,7 +109,7 @@ final class BuildStationTest {
             bench.click("#trial-begin");
             bench.await(
                     "it is on trial",
-                    () -> assembly(bench, TarnHollow.DOME).standing() == Standing.TRIAL);
+                    () -> assembly(bench, TarnHollow.DOME).standing() == PackStanding.TRIAL);
             for (String line : List.of("g1 3.30", "g2 3.30", "g1 3.25", "g2 3.20"))
                 line(bench, line);
             bench.await("one strays", () -> bench.text("#trial-meaning").contains("Group"));
@@ -119,7 +119,7 @@ final class BuildStationTest {
             bench.click("#trial-final");
             bench.await(
                     "it is final",
-                    () -> assembly(bench, TarnHollow.DOME).standing() == Standing.FINAL);
+                    () -> assembly(bench, TarnHollow.DOME).standing() == PackStanding.FINAL);
             assertTrue(bench.text("#trial-meaning").contains("plate is at the printer"));
         }
     }
@@ -221,7 +221,7 @@ final class BuildStationTest {
             bench.await(
                     "its match is gone",
                     () -> Packs.of(bench.state()).pack(TarnHollow.LONG_NIGHT).isEmpty());
-            assertEquals(Standing.APART, assembly(bench, TarnHollow.LONG_NIGHT).standing());
+            assertEquals(PackStanding.APART, assembly(bench, TarnHollow.LONG_NIGHT).standing());
             bench.keys(KeyCode.CONTROL, KeyCode.Z);
             bench.await(
                     "and back",

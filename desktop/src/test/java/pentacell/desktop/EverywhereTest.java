@@ -27,7 +27,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
 import pentacell.core.donor.Purchases;
 import pentacell.core.pack.Packs;
-import pentacell.desktop.frame.Selection;
+import pentacell.desktop.frame.CurrentSelection;
 import pentacell.desktop.frame.Station;
 import pentacell.workshop.demo.TarnHollow;
 
@@ -154,7 +154,7 @@ final class EverywhereTest {
                             .groups()
                             .getFirst()
                             .getFirst();
-            Selection selection = bench.bench.desk().selection();
+            CurrentSelection selection = bench.bench.desk().selection();
             bench.robot.interact(() -> selection.select(new CellId("HB05-02")));
             bench.keys(KeyCode.CONTROL, KeyCode.DIGIT8);
             bench.choose("#prove-pack", TarnHollow.LONG_NIGHT);

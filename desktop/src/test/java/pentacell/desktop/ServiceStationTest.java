@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import pentacell.core.build.facts.Assemblies;
-import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.pack.Packs;
@@ -315,7 +315,7 @@ final class ServiceStationTest {
                     "its cells are free",
                     () -> Packs.of(bench.state()).pack(TarnHollow.RED_LAMPS).isEmpty());
             assertEquals(
-                    Standing.APART,
+                    PackStanding.APART,
                     Assemblies.of(bench.state()).assembly(TarnHollow.RED_LAMPS).standing());
             bench.keys(KeyCode.CONTROL, KeyCode.Z);
             bench.await(

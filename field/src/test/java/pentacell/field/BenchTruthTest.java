@@ -12,13 +12,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import pentacell.field.FieldPack.Family;
 import pentacell.field.FieldPack.Use;
-import pentacell.field.truth.CellTruth;
+import pentacell.field.truth.CellLogTruth;
 import pentacell.field.truth.DonorTruth;
 import pentacell.field.truth.LoadTestTruth;
-import pentacell.field.truth.Outcome;
 import pentacell.field.truth.PlugTruth;
 import pentacell.field.truth.SignTruth;
 import pentacell.field.truth.SignTruth.Convention;
+import pentacell.field.truth.TruthOutcome;
 import pentacell.field.truth.TruthTable;
 
 /// What is said on the bench of donors, single cells, plugs and load tests, and of the sign of a
@@ -30,7 +30,7 @@ final class BenchTruthTest {
     @EnumSource(FieldDonor.Hidden.class)
     @DisplayName("donors are judged rightly, and none is put back into use that should not be")
     void aDonor(FieldDonor.Hidden hidden) {
-        List<Outcome> outcomes = new ArrayList<>();
+        List<TruthOutcome> outcomes = new ArrayList<>();
         for (Family family : Family.values())
             for (int number = 0; number < 40; number++)
                 outcomes.add(DonorTruth.of(family, hidden, SEED, number));
@@ -43,11 +43,11 @@ final class BenchTruthTest {
     @EnumSource(CellLoad.class)
     @DisplayName("capacity, resistance and the end of the charge, whatever the load and the sign")
     void aCell(CellLoad load) {
-        List<Outcome> outcomes = new ArrayList<>();
+        List<TruthOutcome> outcomes = new ArrayList<>();
         for (Family family : Family.values())
             for (double seconds : new double[] {1, 10})
                 for (int number = 0; number < 2; number++)
-                    outcomes.add(CellTruth.of(family, load, seconds, SEED, number));
+                    outcomes.add(CellLogTruth.of(family, load, seconds, SEED, number));
         assertAtMost(0, outcomes);
     }
 
@@ -55,7 +55,7 @@ final class BenchTruthTest {
     @EnumSource(FieldPlug.Hidden.class)
     @DisplayName("mistakes of a plug are named, and nothing wrong is called safe")
     void aPlug(FieldPlug.Hidden hidden) {
-        List<Outcome> outcomes = new ArrayList<>();
+        List<TruthOutcome> outcomes = new ArrayList<>();
         for (Family family : Family.values())
             for (int number = 0; number < 100; number++)
                 outcomes.add(PlugTruth.of(family, hidden, SEED, number));
@@ -72,7 +72,7 @@ final class BenchTruthTest {
     @EnumSource(Use.class)
     @DisplayName("the sign of the current is told from the voltages, whatever the use")
     void theSignOfACurrent(Use use) {
-        List<Outcome> outcomes = new ArrayList<>();
+        List<TruthOutcome> outcomes = new ArrayList<>();
         for (Family family : Family.values())
             for (Convention convention : Convention.values())
                 for (double seconds : new double[] {10, 60, 300, 900}) {
@@ -110,7 +110,7 @@ final class BenchTruthTest {
     void theResistanceOfAPack(
             Family family, PackLoad load, double seconds, boolean hasFast, double percent) {
         for (int number = 0; number < 6; number++) {
-            Outcome outcome =
+            TruthOutcome outcome =
                     LoadTestTruth.resistance(family, load, seconds, hasFast, SEED, number);
             double error = 100 * outcome.error().orElse(Double.NaN);
             assertTrue(Math.abs(error) < percent, () -> outcome + ": " + error + " %");
@@ -121,7 +121,7 @@ final class BenchTruthTest {
     @EnumSource(LoadTestTruth.Hidden.class)
     @DisplayName("why a group falls short in a load test, and that no other does")
     void whyAGroupFallsShort(LoadTestTruth.Hidden hidden) {
-        List<Outcome> outcomes = new ArrayList<>();
+        List<TruthOutcome> outcomes = new ArrayList<>();
         for (Family family : Family.values())
             for (double seconds : new double[] {1, 10, 30})
                 for (int number = 0; number < 3; number++)
@@ -137,7 +137,7 @@ final class BenchTruthTest {
                 DonorTruth.of(Family.LFP, FieldDonor.Hidden.DRIFTED, 5, 3));
     }
 
-    private static void assertAtMost(int most, List<Outcome> outcomes) {
+    private static void assertAtMost(int most, List<TruthOutcome> outcomes) {
         long odd =
                 outcomes.stream()
                         .filter(each -> !each.isRight() || !each.wrong().isEmpty())

@@ -22,10 +22,10 @@ import pentacell.field.FieldPack.Family;
 import pentacell.field.FieldPack.Fault;
 import pentacell.field.FieldPack.Logger;
 import pentacell.field.FieldPack.Use;
-import pentacell.field.truth.Outcome;
 import pentacell.field.truth.ServiceTruth;
 import pentacell.field.truth.ServiceTruth.Hidden;
 import pentacell.field.truth.ServiceTruth.Kind;
+import pentacell.field.truth.TruthOutcome;
 import pentacell.field.truth.TruthTable;
 
 /// What is said of the histories of packs in the field: of sound ones, and of those with a fault.
@@ -57,7 +57,7 @@ final class ServiceTruthTest {
     })
     void whatIsSaidOfAPack(
             Family family, Hidden hidden, int rightAtLeast, int wrongAtMost, TestReporter report) {
-        List<Outcome> outcomes = new ArrayList<>();
+        List<TruthOutcome> outcomes = new ArrayList<>();
         for (Kind kind : Kind.ALL)
             if (kind.canShow(family, hidden))
                 outcomes.add(ServiceTruth.of(family, hidden, kind, SEED, 0));

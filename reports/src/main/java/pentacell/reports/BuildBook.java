@@ -10,9 +10,9 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.pdfbox.pdmodel.PDDocument;
-import pentacell.core.build.Arrangement;
 import pentacell.core.build.BuildStep;
 import pentacell.core.build.Face;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackCurrents.Flowing;
 import pentacell.core.build.PackToBuild;
@@ -41,7 +41,7 @@ import pentacell.core.unit.Sentence;
 /// @param date the day, in words
 public record BuildBook(
         PackToBuild built,
-        Optional<Arrangement> arrangement,
+        Optional<JudgedLayout> arrangement,
         List<String> why,
         List<CellLine> cells,
         String date,
@@ -76,7 +76,7 @@ public record BuildBook(
     /// @param date the day, in words
     public static BuildBook of(
             PackToBuild built,
-            Optional<Arrangement> arrangement,
+            Optional<JudgedLayout> arrangement,
             WorkshopState state,
             String date,
             ZoneId zone) {
@@ -181,7 +181,7 @@ public record BuildBook(
         for (String sentence : why) pages.paragraph(pages.regular(), 10, Sheet.MARGIN, sentence);
     }
 
-    private void faces(FlowingPages pages, Arrangement now) throws IOException {
+    private void faces(FlowingPages pages, JudgedLayout now) throws IOException {
         pages.heading("Both faces");
         double width = FaceDrawing.width(now);
         double height = FaceDrawing.height(now);

@@ -3,10 +3,10 @@ package pentacell.reports;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import pentacell.core.build.Arrangement;
 import pentacell.core.build.Face;
 import pentacell.core.build.Folds;
 import pentacell.core.build.JointMark;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.Link;
 import pentacell.core.build.PackCurrents.Flowing;
 import pentacell.core.build.facts.CansByPlace;
@@ -23,7 +23,7 @@ final class FaceDrawing {
     private static final double DASH = 4;
 
     private final Plate plate;
-    private final Arrangement arrangement;
+    private final JudgedLayout arrangement;
     private final CellFormat format;
     private final Face face;
     private final double points;
@@ -35,7 +35,7 @@ final class FaceDrawing {
     /// @param top of the drawing, in points
     FaceDrawing(
             Plate plate,
-            Arrangement arrangement,
+            JudgedLayout arrangement,
             CellFormat format,
             Face face,
             double scale,
@@ -51,12 +51,12 @@ final class FaceDrawing {
     }
 
     /// Width of a face in its own size, in points.
-    static double width(Arrangement arrangement) {
+    static double width(JudgedLayout arrangement) {
         return arrangement.drawnLengthMillimetres() * POINTS_A_MILLIMETRE;
     }
 
     /// Height of a face in its own size, in points.
-    static double height(Arrangement arrangement) {
+    static double height(JudgedLayout arrangement) {
         return arrangement.widthMillimetres() * POINTS_A_MILLIMETRE;
     }
 
@@ -128,7 +128,7 @@ final class FaceDrawing {
     }
 
     /// What is not drawn as long as it is: strips over a fold; empty without any on this face.
-    static String overFolds(Arrangement arrangement, Face face) {
+    static String overFolds(JudgedLayout arrangement, Face face) {
         if (arrangement.currents().isEmpty() || arrangement.layout().grid().layers() == 1)
             return "";
         Folds folds = Folds.of(arrangement.layout());

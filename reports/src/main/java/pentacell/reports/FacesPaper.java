@@ -5,14 +5,14 @@ import java.io.IOException;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
-import pentacell.core.build.Arrangement;
 import pentacell.core.build.Face;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.cell.CellFormat;
 
 /// Both faces of a pack in their own size: a template for strips, bars and paper.
 ///
 /// @param pack its name
-public record FacesPaper(String pack, Arrangement arrangement, CellFormat format) {
+public record FacesPaper(String pack, JudgedLayout arrangement, CellFormat format) {
     private static final float BORDER = 28;
     private static final float HEAD = 44;
     private static final float MARK = 9;

@@ -21,7 +21,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.w3c.dom.Element;
-import pentacell.core.build.Arrangement;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.LayoutSearch;
 import pentacell.core.build.LayoutWish;
 import pentacell.core.build.PackCurrents.Source;
@@ -38,11 +38,11 @@ final class BuildPaperTest {
     private static final CellFormat CAN = CellFormat.parse("18650").orElseThrow();
     private static final double POINTS_A_MILLIMETRE = 72 / 25.4;
 
-    private static Arrangement block(int series, int parallel) {
+    private static JudgedLayout block(int series, int parallel) {
         return block(series, parallel, Optional.empty());
     }
 
-    private static Arrangement block(int series, int parallel, Optional<Box> box) {
+    private static JudgedLayout block(int series, int parallel, Optional<Box> box) {
         List<Integer> sizes = Collections.nCopies(series, parallel);
         return LayoutSearch.of(
                         new LayoutWish(
@@ -55,7 +55,7 @@ final class BuildPaperTest {
                                 LayoutWish.Ends.ANYWHERE,
                                 TakeOff.EDGE,
                                 List.of()),
-                        new Arrangement.Electric(
+                        new JudgedLayout.Electric(
                                 WiringParts.of(Wiring.USUAL, 2.5, 69),
                                 sizes.stream()
                                         .map(size ->
@@ -89,7 +89,7 @@ final class BuildPaperTest {
     @CsvSource({"A4, 4, 5", "LETTER, 3, 4"})
     void cansAreAsFarApartOnPaperAsInTheHolder(Paper paper, int series, int parallel)
             throws IOException {
-        Arrangement block = block(series, parallel);
+        JudgedLayout block = block(series, parallel);
         try (PDDocument document = Loader.loadPDF(new FacesPaper("Gate", block, CAN).pdf(paper))) {
             assertEquals(2, document.getNumberOfPages(), "a face on each");
             // a can's number is smaller than a joint's
@@ -121,7 +121,7 @@ final class BuildPaperTest {
 
     @Test
     void whatIsTooLargeIsTiled() throws IOException {
-        Arrangement block = block(14, 20);
+        JudgedLayout block = block(14, 20);
         try (PDDocument document =
                 Loader.loadPDF(new FacesPaper("House", block, CAN).pdf(Paper.A4))) {
             int pages = document.getNumberOfPages();
@@ -134,7 +134,7 @@ final class BuildPaperTest {
     /// Whatever a pack is called, the picture can be read (XML 1.0) and has its own size.
     @Test
     void thePictureIsWellFormedAndInItsOwnSize() throws Exception {
-        Arrangement block = block(7, 4);
+        JudgedLayout block = block(7, 4);
         String svg = new FacesPaper("Long \u0007<night> & \u001b[31m \"24 V\"", block, CAN).svg();
         Element root =
                 DocumentBuilderFactory.newDefaultNSInstance()
@@ -157,7 +157,7 @@ final class BuildPaperTest {
 
     @Test
     void layersArePrintedFlatWithTheFoldMarked() throws IOException {
-        Arrangement block = block(7, 10, Optional.of(new Box(199, 104, 145)));
+        JudgedLayout block = block(7, 10, Optional.of(new Box(199, 104, 145)));
         assertEquals(2, block.layout().grid().layers());
         FacesPaper paper = new FacesPaper("Folded", block, CAN);
         try (PDDocument document = Loader.loadPDF(paper.pdf(Paper.A4))) {

@@ -16,7 +16,7 @@ import pentacell.core.build.facts.Spot;
 public record JointMark(String name, double alongMillimetres, double acrossMillimetres) {
 
     /// Those of a face, along the string; none before conductors are laid.
-    public static List<JointMark> of(Arrangement arrangement, Face face) {
+    public static List<JointMark> of(JudgedLayout arrangement, Face face) {
         TreeMap<Integer, List<Spot>> ends = new TreeMap<>();
         arrangement
                 .currents()

@@ -38,14 +38,14 @@ public final class LayoutSearch {
     /// the most even cans.
     ///
     /// @param stop asked between two; what was found so far is given
-    public static List<Arrangement> of(
-            LayoutWish wish, Arrangement.Electric electric, BooleanSupplier stop) {
+    public static List<JudgedLayout> of(
+            LayoutWish wish, JudgedLayout.Electric electric, BooleanSupplier stop) {
         List<Draft> drafts = drafts(wish);
         drafts.sort(Comparator.comparingDouble(Draft::squeeze));
-        List<Arrangement> solved = new ArrayList<>();
+        List<JudgedLayout> solved = new ArrayList<>();
         for (Draft draft : drafts) {
             if (solved.size() == MOST_SOLVED || stop.getAsBoolean()) break;
-            solved.add(Arrangement.of(draft.layout(), draft.words(), wish, electric));
+            solved.add(JudgedLayout.of(draft.layout(), draft.words(), wish, electric));
         }
         solved.sort(BEST_FIRST);
         return List.copyOf(solved.subList(0, Math.min(MOST_SHOWN, solved.size())));
@@ -54,8 +54,8 @@ public final class LayoutSearch {
     /// Those that can be built first; then what counts in use: heat in strips and bars, made worse
     /// by as much as the hardest worked can is over its share, by what carries too much, and by
     /// places that stay empty. Leads are the same for all.
-    public static final Comparator<Arrangement> BEST_FIRST =
-            Comparator.comparing((Arrangement each) -> !each.canBeBuilt())
+    public static final Comparator<JudgedLayout> BEST_FIRST =
+            Comparator.comparing((JudgedLayout each) -> !each.canBeBuilt())
                     .thenComparingDouble(LayoutSearch::burden)
                     .thenComparingInt(each -> each.remarks().size());
 
@@ -65,13 +65,13 @@ public final class LayoutSearch {
     }
 
     /// A square is easiest to house.
-    private static double slimness(Arrangement each) {
+    private static double slimness(JudgedLayout each) {
         double a = each.lengthMillimetres();
         double b = each.widthMillimetres();
         return 1 + SLIM_WEIGHT * (Math.max(a, b) / Math.min(a, b) - 1);
     }
 
-    private static double burden(Arrangement each) {
+    private static double burden(JudgedLayout each) {
         return each.currents()
                 .map(now ->
                         now.stripWatts()

@@ -132,7 +132,7 @@ record PackLookup(WorkshopState state, JudgedStock judged, Pack pack, PackToBuil
                 format,
                 units,
                 wish,
-                new Arrangement.Electric(
+                new JudgedLayout.Electric(
                         WiringParts.of(
                                 need.wiring(),
                                 wires.leadSquareMillimetres(),

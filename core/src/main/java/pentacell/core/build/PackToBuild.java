@@ -49,7 +49,7 @@ public record PackToBuild(
         CellFormat format,
         List<List<Unit>> groups,
         LayoutWish wish,
-        Arrangement.Electric electric,
+        JudgedLayout.Electric electric,
         PlannedWires wires,
         Optional<Planned> planned) {
     public PackToBuild {
@@ -160,10 +160,10 @@ public record PackToBuild(
 
     /// The layout that was said, judged; empty when none was, or when the match has other sizes
     /// since.
-    public Optional<Arrangement> laidOut() {
+    public Optional<JudgedLayout> laidOut() {
         return assembly.layout()
                 .filter(layout -> layout.groupSizes().equals(wish.groupSizes()))
-                .map(layout -> Arrangement.of(layout, "as chosen", wish, electric));
+                .map(layout -> JudgedLayout.of(layout, "as chosen", wish, electric));
     }
 
     /// The cell at each place of a group, can by can.
@@ -247,14 +247,14 @@ public record PackToBuild(
     /// The steps of building it.
     ///
     /// @param arrangement the layout it is built in, when one is said
-    public List<BuildStep> steps(Optional<Arrangement> arrangement) {
+    public List<BuildStep> steps(Optional<JudgedLayout> arrangement) {
         return BuildSteps.of(
                 new BuildSteps.Work(
                         groups.size(),
                         wish.cans(),
                         assembly.joining(),
                         assembly.balancing(),
-                        arrangement.flatMap(Arrangement::currents),
+                        arrangement.flatMap(JudgedLayout::currents),
                         electric.parts(),
                         OptionalDouble.of(wires.mainFuseAmps()),
                         hasCellFuses(),

@@ -19,7 +19,7 @@ public final class TakeOffs {
     /// Every way on the same layout, the most even first.
     ///
     /// @param layout one that hangs together
-    public static List<Compared> of(Layout layout, Arrangement.Electric electric) {
+    public static List<Compared> of(Layout layout, JudgedLayout.Electric electric) {
         List<Compared> all = new ArrayList<>();
         for (TakeOff each : TakeOff.values()) {
             PackCurrents solved = electric.solve(layout.with(each));

@@ -60,7 +60,7 @@ public final class Diagnose {
     /// @param withVolts makes the readings of the pack from those of its groups
     /// @throws IllegalArgumentException when the table is empty
     public static Diagnosis table(
-            List<GroupReading> table,
+            List<TableReading> table,
             Function<List<Double>, PackReadings> withVolts,
             Schools schools) {
         Optional<ReadingErrors.Found> error = ReadingErrors.inTable(table);

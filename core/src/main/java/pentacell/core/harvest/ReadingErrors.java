@@ -44,9 +44,9 @@ final class ReadingErrors {
 
     /// What is wrong with the numbers of a table: a group that stands twice with different
     /// readings, or not at all.
-    static Optional<Found> inTable(List<GroupReading> table) {
+    static Optional<Found> inTable(List<TableReading> table) {
         Map<Integer, Double> seen = new TreeMap<>();
-        for (GroupReading line : table) {
+        for (TableReading line : table) {
             Double before = seen.put(line.group(), line.volts());
             if (before != null && Math.abs(before - line.volts()) > tolerance(before))
                 return Optional.of(
@@ -58,7 +58,7 @@ final class ReadingErrors {
                                         line.volts(),
                                         "Group " + line.group())));
         }
-        int last = table.stream().mapToInt(GroupReading::group).max().orElse(0);
+        int last = table.stream().mapToInt(TableReading::group).max().orElse(0);
         List<Integer> missing =
                 IntStream.rangeClosed(1, last)
                         .filter(group -> !seen.containsKey(group))

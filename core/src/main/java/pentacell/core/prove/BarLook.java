@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import pentacell.core.build.Arrangement;
 import pentacell.core.build.BarDrop;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.build.facts.Layout;
 import pentacell.core.prove.facts.BarReading;
@@ -35,7 +35,7 @@ public final class BarLook {
     /// Judges the bars that were read, in the order of joints; those that the pack does not have
     /// are left out.
     public static List<Bar> of(
-            PackToBuild built, Arrangement arrangement, Map<Integer, BarReading> read) {
+            PackToBuild built, JudgedLayout arrangement, Map<Integer, BarReading> read) {
         List<Bar> bars = new ArrayList<>();
         if (arrangement.currents().isEmpty()) return bars;
         // bars are mostly read at one current, and to solve a large pack takes its time
@@ -58,8 +58,8 @@ public final class BarLook {
     }
 
     private static List<BarDrop> drops(PackToBuild built, Layout layout, double amps) {
-        Arrangement.Electric at =
-                new Arrangement.Electric(
+        JudgedLayout.Electric at =
+                new JudgedLayout.Electric(
                         built.electric().parts(),
                         built.electric().sources(),
                         amps,

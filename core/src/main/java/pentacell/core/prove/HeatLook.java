@@ -6,7 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import pentacell.core.build.Arrangement;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.build.facts.CansByPlace;
@@ -52,7 +52,7 @@ public final class HeatLook {
 
     /// Judges the places that were read and where a can stands, the oddest first.
     public static List<Warm> of(
-            PackToBuild built, Arrangement arrangement, LoadReadings underLoad) {
+            PackToBuild built, JudgedLayout arrangement, LoadReadings underLoad) {
         Map<Spot, Double> watts = watts(built, arrangement);
         CansByPlace placed = arrangement.layout().cansByPlace();
         List<Map.Entry<Spot, Double>> read =
@@ -98,7 +98,7 @@ public final class HeatLook {
         return each.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(Middle.of(each));
     }
 
-    private static Map<Spot, Double> watts(PackToBuild built, Arrangement arrangement) {
+    private static Map<Spot, Double> watts(PackToBuild built, JudgedLayout arrangement) {
         Map<Spot, Double> watts = new HashMap<>();
         if (arrangement.currents().isEmpty()) return watts;
         PackCurrents currents = arrangement.currents().get();

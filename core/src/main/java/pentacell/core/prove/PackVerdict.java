@@ -210,9 +210,9 @@ public record PackVerdict(Level level, List<Seen> checks) {
                         checks.add(
                                 new Seen(
                                         "Full, not balanced",
-                                        end.spreadVolts() <= ChargeEnd.GOOD_VOLTS
+                                        end.spreadVolts() <= PackChargeEnd.GOOD_VOLTS
                                                 ? Level.FIT
-                                                : end.spreadVolts() <= ChargeEnd.MOST_VOLTS
+                                                : end.spreadVolts() <= PackChargeEnd.MOST_VOLTS
                                                         ? Level.LIMITS
                                                         : Level.NOT_YET,
                                         "groups %s apart; up to %s is good"
@@ -220,7 +220,9 @@ public record PackVerdict(Level level, List<Seen> checks) {
                                                         Quantity.MILLIVOLTS.text(
                                                                 1000 * end.spreadVolts()),
                                                         Quantity.MILLIVOLTS.text(
-                                                                1000 * ChargeEnd.GOOD_VOLTS)))));
+                                                                1000
+                                                                        * PackChargeEnd
+                                                                                .GOOD_VOLTS)))));
     }
 
     private static void charge(ProvedPack pack, List<Seen> checks) {

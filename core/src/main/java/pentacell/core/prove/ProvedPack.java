@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import pentacell.core.build.Arrangement;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.Catalogue;
 import pentacell.core.cell.CellModel;
@@ -34,7 +34,7 @@ public record ProvedPack(
         Proof said,
         List<Tested> tests,
         List<Tested> setAside,
-        Optional<Arrangement> layout,
+        Optional<JudgedLayout> layout,
         List<HeatLook.Warm> warm,
         List<BarLook.Bar> bars) {
     public ProvedPack {
@@ -88,7 +88,7 @@ public record ProvedPack(
         return PackToBuild.of(state, judged, name, PackToBuild.Asked.NOTHING)
                 .map(built -> {
                     Proof said = Proofs.of(state).proof(name);
-                    Optional<Arrangement> layout = built.laidOut();
+                    Optional<JudgedLayout> layout = built.laidOut();
                     return new ProvedPack(
                             built,
                             said,
@@ -182,11 +182,11 @@ public record ProvedPack(
     }
 
     /// What the end of a charge says; empty before two groups were read.
-    public Optional<ChargeEnd> chargeEnd() {
+    public Optional<PackChargeEnd> chargeEnd() {
         return said.full().size() < 2
                 ? Optional.empty()
                 : Optional.of(
-                        ChargeEnd.of(
+                        PackChargeEnd.of(
                                 said.full(),
                                 built.leastAmpHours(),
                                 built.chemistry(),

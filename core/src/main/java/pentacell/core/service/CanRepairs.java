@@ -7,9 +7,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
-import pentacell.core.build.Arrangement;
 import pentacell.core.build.JoinCheck;
 import pentacell.core.build.JoinCheck.Part;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.Link;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.build.SwapAdvice;
@@ -41,7 +41,7 @@ record CanRepairs(
         WorkshopState state,
         JudgedStock judged,
         PackToBuild built,
-        Optional<Arrangement> layout,
+        Optional<JudgedLayout> layout,
         Optional<Timeline> since,
         RestCurve curve) {
     /// A can this far under its group's lowest state lost charge by itself, in V: what a resting
@@ -52,7 +52,7 @@ record CanRepairs(
             WorkshopState state,
             JudgedStock judged,
             PackToBuild built,
-            Optional<Arrangement> layout,
+            Optional<JudgedLayout> layout,
             Optional<Timeline> since) {
         this(state, judged, built, layout, since, RestCurve.of(built.chemistry()));
     }

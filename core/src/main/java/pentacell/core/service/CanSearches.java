@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import pentacell.core.build.Arrangement;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.build.facts.Spot;
 import pentacell.core.cell.CellId;
@@ -48,9 +48,9 @@ public final class CanSearches {
     private final int group;
     private final Map<CellId, List<Spot>> spots = new HashMap<>();
     private final Map<Spot, Double> shares = new HashMap<>();
-    private final Optional<Arrangement> layout;
+    private final Optional<JudgedLayout> layout;
 
-    private CanSearches(PackToBuild built, Optional<Arrangement> layout, int group) {
+    private CanSearches(PackToBuild built, Optional<JudgedLayout> layout, int group) {
         this.built = built;
         this.group = group;
         this.layout = layout;
@@ -73,7 +73,7 @@ public final class CanSearches {
     /// @param wanted how many are sought, when that is known
     public static CanSearch brokenJoints(
             PackToBuild built,
-            Optional<Arrangement> layout,
+            Optional<JudgedLayout> layout,
             PackInUse use,
             int group,
             Optional<Integer> wanted) {
@@ -85,7 +85,7 @@ public final class CanSearches {
     /// @param layout it was built in, when that is known
     /// @param group from 0
     public static CanSearch heaters(
-            PackToBuild built, Optional<Arrangement> layout, PackInUse use, int group) {
+            PackToBuild built, Optional<JudgedLayout> layout, PackInUse use, int group) {
         return new CanSearches(built, layout, group).heaters(use);
     }
 

@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import pentacell.core.build.Arrangement;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.RestingLevel;
@@ -42,7 +42,7 @@ import pentacell.core.unit.Quantity;
 public record ServicedPack(
         PackToBuild built,
         PackInUse use,
-        Optional<Arrangement> layout,
+        Optional<JudgedLayout> layout,
         Optional<Timeline> history,
         Optional<Timeline> judged,
         Optional<Watch> watch,

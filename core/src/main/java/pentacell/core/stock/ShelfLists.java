@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
 import pentacell.core.build.facts.Assemblies;
-import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellRecord;
 import pentacell.core.cell.Cells;
@@ -40,7 +40,7 @@ public final class ShelfLists {
     private static Set<CellId> builtIn(WorkshopState state) {
         Set<CellId> cells = new HashSet<>();
         for (Pack pack : Packs.of(state).all().values())
-            if (Assemblies.of(state).assembly(pack.name()).standing() == Standing.FINAL)
+            if (Assemblies.of(state).assembly(pack.name()).standing() == PackStanding.FINAL)
                 pack.groups().forEach(cells::addAll);
         return cells;
     }

@@ -25,12 +25,12 @@ import pentacell.core.test.facts.BenchHours;
 public final class Planner {
     private static final int ROUNDS = 6000;
 
-    private final List<Job> jobs;
+    private final List<TestJob> jobs;
     private final List<BayTime> bays;
     private final BenchHours hours;
     private final LocalDateTime now;
 
-    private Planner(List<Job> jobs, List<BayTime> bays, BenchHours hours, LocalDateTime now) {
+    private Planner(List<TestJob> jobs, List<BayTime> bays, BenchHours hours, LocalDateTime now) {
         this.jobs = jobs;
         this.bays = bays;
         this.hours = hours;
@@ -51,63 +51,63 @@ public final class Planner {
             this(free, days, Map.of());
         }
 
-        private LocalDateTime freeAgain(Planned test) {
+        private LocalDateTime freeAgain(TestSlot test) {
             return test.doneAt().plusDays(longer.getOrDefault(test.cell(), days));
         }
     }
 
     /// Plans the tests of all waiting cells. Same input, same plan.
     public static TestPlan plan(
-            List<Job> waiting,
+            List<TestJob> waiting,
             List<BayTime> bays,
             BenchHours hours,
             LocalDateTime now,
             HoldRoom shelf) {
         HashSet<String> names = new HashSet<>();
         bays.forEach(bay -> names.add(bay.bay()));
-        List<Job> doable =
+        List<TestJob> doable =
                 waiting.stream()
                         .filter(job -> job.duration().keySet().stream().anyMatch(names::contains))
                         .sorted(
-                                Comparator.comparing(Job::shortest)
+                                Comparator.comparing(TestJob::shortest)
                                         .reversed()
                                         .thenComparing(job -> job.cell().text()))
                         .toList();
         Planner planner = new Planner(doable, bays, hours, now);
-        List<List<Job>> lanes = planner.improved(planner.longestFirst());
-        List<Planned> planned = planner.planned(lanes);
+        List<List<TestJob>> lanes = planner.improved(planner.longestFirst());
+        List<TestSlot> planned = planner.planned(lanes);
         return new TestPlan(
                 planned,
-                waiting.stream().filter(job -> !doable.contains(job)).map(Job::cell).toList(),
-                planned.stream().map(Planned::doneAt).max(Comparator.naturalOrder()),
+                waiting.stream().filter(job -> !doable.contains(job)).map(TestJob::cell).toList(),
+                planned.stream().map(TestSlot::doneAt).max(Comparator.naturalOrder()),
                 planner.earliest(),
                 shelfFull(planned, shelf));
     }
 
     /// When the tests end by plain list scheduling, longest first: what a plan is compared with.
     static Optional<LocalDateTime> listFinish(
-            List<Job> waiting, List<BayTime> bays, BenchHours hours, LocalDateTime now) {
-        List<Job> sorted =
+            List<TestJob> waiting, List<BayTime> bays, BenchHours hours, LocalDateTime now) {
+        List<TestJob> sorted =
                 waiting.stream()
                         .sorted(
-                                Comparator.comparing(Job::shortest)
+                                Comparator.comparing(TestJob::shortest)
                                         .reversed()
                                         .thenComparing(job -> job.cell().text()))
                         .toList();
         Planner planner = new Planner(sorted, bays, hours, now);
         return planner.planned(planner.longestFirst()).stream()
-                .map(Planned::doneAt)
+                .map(TestSlot::doneAt)
                 .max(Comparator.naturalOrder());
     }
 
-    private List<List<Job>> longestFirst() {
-        List<List<Job>> lanes = new ArrayList<>();
+    private List<List<TestJob>> longestFirst() {
+        List<List<TestJob>> lanes = new ArrayList<>();
         List<LocalDateTime> free = new ArrayList<>();
         for (BayTime bay : bays) {
             lanes.add(new ArrayList<>());
             free.add(begin(bay));
         }
-        for (Job job : jobs) {
+        for (TestJob job : jobs) {
             int best = -1;
             LocalDateTime bestDone = LocalDateTime.MAX;
             for (int lane = 0; lane < lanes.size(); lane++) {
@@ -130,9 +130,9 @@ public final class Planner {
         return bay.freeAt().isAfter(now) ? bay.freeAt() : now;
     }
 
-    private LocalDateTime end(int lane, List<Job> order) {
+    private LocalDateTime end(int lane, List<TestJob> order) {
         LocalDateTime free = begin(bays.get(lane));
-        for (Job job : order) {
+        for (TestJob job : order) {
             Duration takes = job.duration().get(bays.get(lane).bay());
             if (takes == null) return LocalDateTime.MAX;
             free = hours.next(free).plus(takes);
@@ -140,7 +140,7 @@ public final class Planner {
         return free;
     }
 
-    private List<List<Job>> improved(List<List<Job>> lanes) {
+    private List<List<TestJob>> improved(List<List<TestJob>> lanes) {
         int count = lanes.size();
         if (count == 0 || jobs.isEmpty()) return lanes;
         LocalDateTime[] ends = new LocalDateTime[count];
@@ -150,10 +150,10 @@ public final class Planner {
             int from = round % 2 == 0 ? last(ends, lanes) : random.nextInt(count);
             if (lanes.get(from).isEmpty()) continue;
             int to = random.nextInt(count);
-            List<Job> source = new ArrayList<>(lanes.get(from));
-            List<Job> target = to == from ? source : new ArrayList<>(lanes.get(to));
-            List<Job> away = taken(source, 1 + random.nextInt(2), random);
-            List<Job> back = taken(target, random.nextInt(3), random);
+            List<TestJob> source = new ArrayList<>(lanes.get(from));
+            List<TestJob> target = to == from ? source : new ArrayList<>(lanes.get(to));
+            List<TestJob> away = taken(source, 1 + random.nextInt(2), random);
+            List<TestJob> back = taken(target, random.nextInt(3), random);
             put(away, target, random);
             put(back, source, random);
             LocalDateTime sourceEnd = end(from, source);
@@ -169,22 +169,22 @@ public final class Planner {
         return lanes;
     }
 
-    private static List<Job> taken(List<Job> lane, int count, Random random) {
-        List<Job> taken = new ArrayList<>();
+    private static List<TestJob> taken(List<TestJob> lane, int count, Random random) {
+        List<TestJob> taken = new ArrayList<>();
         for (int i = 0; i < count && !lane.isEmpty(); i++)
             taken.add(lane.remove(random.nextInt(lane.size())));
         return taken;
     }
 
-    private static void put(List<Job> jobs, List<Job> lane, Random random) {
-        for (Job job : jobs) lane.add(random.nextInt(lane.size() + 1), job);
+    private static void put(List<TestJob> jobs, List<TestJob> lane, Random random) {
+        for (TestJob job : jobs) lane.add(random.nextInt(lane.size() + 1), job);
     }
 
     private static LocalDateTime later(LocalDateTime one, LocalDateTime other) {
         return one.isAfter(other) ? one : other;
     }
 
-    private static int last(LocalDateTime[] ends, List<List<Job>> lanes) {
+    private static int last(LocalDateTime[] ends, List<List<TestJob>> lanes) {
         int last = -1;
         for (int lane = 0; lane < ends.length; lane++) {
             if (lanes.get(lane).isEmpty()) continue;
@@ -193,17 +193,17 @@ public final class Planner {
         return Math.max(0, last);
     }
 
-    private List<Planned> planned(List<List<Job>> lanes) {
-        List<Planned> planned = new ArrayList<>();
+    private List<TestSlot> planned(List<List<TestJob>> lanes) {
+        List<TestSlot> planned = new ArrayList<>();
         for (int lane = 0; lane < lanes.size(); lane++) {
             LocalDateTime free = begin(bays.get(lane));
-            for (Job job : lanes.get(lane)) {
+            for (TestJob job : lanes.get(lane)) {
                 LocalDateTime load = hours.next(free);
                 free = load.plus(job.duration().getOrDefault(bays.get(lane).bay(), Duration.ZERO));
-                planned.add(new Planned(job.cell(), bays.get(lane).bay(), load, free));
+                planned.add(new TestSlot(job.cell(), bays.get(lane).bay(), load, free));
             }
         }
-        planned.sort(Comparator.comparing(Planned::loadAt).thenComparing(Planned::bay));
+        planned.sort(Comparator.comparing(TestSlot::loadAt).thenComparing(TestSlot::bay));
         return planned;
     }
 
@@ -215,7 +215,7 @@ public final class Planner {
         if (jobs.isEmpty() || bays.isEmpty()) return Optional.empty();
         LocalDateTime longest = LocalDateTime.MIN;
         Duration work = Duration.ZERO;
-        for (Job job : jobs) {
+        for (TestJob job : jobs) {
             LocalDateTime soonest = LocalDateTime.MAX;
             for (BayTime bay : bays) {
                 Duration takes = job.duration().get(bay.bay());
@@ -264,9 +264,9 @@ public final class Planner {
     }
 
     /// When more cells lie on the hold shelf than it has room for.
-    private static Optional<LocalDateTime> shelfFull(List<Planned> planned, HoldRoom shelf) {
-        List<Planned> done =
-                planned.stream().sorted(Comparator.comparing(Planned::doneAt)).toList();
+    private static Optional<LocalDateTime> shelfFull(List<TestSlot> planned, HoldRoom shelf) {
+        List<TestSlot> done =
+                planned.stream().sorted(Comparator.comparing(TestSlot::doneAt)).toList();
         for (int i = 0; i < done.size(); i++) {
             LocalDateTime until = done.get(i).doneAt();
             long lying =

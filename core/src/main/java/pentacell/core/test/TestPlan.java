@@ -16,7 +16,7 @@ import pentacell.core.cell.CellId;
 /// @param earliest no plan can be done before this; proven
 /// @param shelfFullAt when the hold shelf has no more room, if that happens before the end
 public record TestPlan(
-        List<Planned> planned,
+        List<TestSlot> planned,
         List<CellId> nowhere,
         Optional<LocalDateTime> finish,
         Optional<LocalDateTime> earliest,
@@ -27,22 +27,22 @@ public record TestPlan(
     }
 
     /// What to load at or before a time.
-    public List<Planned> toLoad(LocalDateTime now) {
+    public List<TestSlot> toLoad(LocalDateTime now) {
         return planned.stream().filter(each -> !each.loadAt().isAfter(now)).toList();
     }
 
     /// The cell to load next into a bay.
-    public Optional<Planned> nextFor(String bay) {
+    public Optional<TestSlot> nextFor(String bay) {
         return planned.stream().filter(each -> each.bay().equals(bay)).findFirst();
     }
 
     /// What is loaded at one moment.
-    public record Swap(LocalDateTime at, List<Planned> loads) {}
+    public record Swap(LocalDateTime at, List<TestSlot> loads) {}
 
     /// The moments at which a hand is needed, in their order.
     public List<Swap> swaps() {
-        TreeMap<LocalDateTime, List<Planned>> moments = new TreeMap<>();
-        for (Planned each : planned)
+        TreeMap<LocalDateTime, List<TestSlot>> moments = new TreeMap<>();
+        for (TestSlot each : planned)
             moments.computeIfAbsent(each.loadAt(), at -> new ArrayList<>()).add(each);
         return moments.entrySet().stream()
                 .map(each -> new Swap(each.getKey(), List.copyOf(each.getValue())))
@@ -50,11 +50,11 @@ public record TestPlan(
     }
 
     /// The cell of the plan that comes out of the bay when another is loaded.
-    public Optional<CellId> before(Planned load) {
+    public Optional<CellId> before(TestSlot load) {
         return planned.stream()
                 .filter(each ->
                         each.bay().equals(load.bay()) && each.loadAt().isBefore(load.loadAt()))
-                .max(Comparator.comparing(Planned::loadAt))
-                .map(Planned::cell);
+                .max(Comparator.comparing(TestSlot::loadAt))
+                .map(TestSlot::cell);
     }
 }

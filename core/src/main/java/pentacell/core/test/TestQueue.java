@@ -156,7 +156,7 @@ public final class TestQueue {
         List<Bay> usable = new ArrayList<>(bays());
         usable.removeIf(bay -> failed.contains(bay.name()) || bay.dischargeAmps() == 0);
         usable.addAll(more);
-        List<Job> jobs = new ArrayList<>();
+        List<TestJob> jobs = new ArrayList<>();
         for (WaitingForTest each : waiting) {
             Map<String, Duration> durations = new HashMap<>();
             // bays of one instrument are alike: predicted once
@@ -168,7 +168,7 @@ public final class TestQueue {
                             byKind.computeIfAbsent(
                                     bay.instrument() + bay.chargeAmps() + "/" + bay.dischargeAmps(),
                                     kind -> expected(each, bay)));
-            jobs.add(new Job(each.cell().id(), durations));
+            jobs.add(new TestJob(each.cell().id(), durations));
         }
         List<BayTime> times =
                 usable.stream()

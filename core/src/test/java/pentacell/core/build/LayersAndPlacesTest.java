@@ -53,9 +53,9 @@ final class LayersAndPlacesTest {
     void asManyLayersAsTheBoxAsksFor(
             int parallel, double length, double width, double height, int layers) {
         Box box = new Box(length, width, height);
-        List<Arrangement> all = found(boxed(7, parallel, box), 10);
+        List<JudgedLayout> all = found(boxed(7, parallel, box), 10);
         assertFalse(all.isEmpty());
-        for (Arrangement each : all) {
+        for (JudgedLayout each : all) {
             Layout layout = each.layout();
             assertTrue(each.canBeBuilt(), each.words());
             assertEquals(layers, layout.grid().layers());
@@ -126,9 +126,9 @@ final class LayersAndPlacesTest {
     @Test
     void nothingStandsWhereThePlaceIsKeptFree() {
         Spot[] bracket = {new Spot(2, 1), new Spot(3, 1), new Spot(0, 0)};
-        List<Arrangement> all = found(boxed(7, 10, new Box(400, 400, 80), bracket), 10);
+        List<JudgedLayout> all = found(boxed(7, 10, new Box(400, 400, 80), bracket), 10);
         assertFalse(all.isEmpty());
-        for (Arrangement each : all) {
+        for (JudgedLayout each : all) {
             assertTrue(each.canBeBuilt(), each.words());
             for (Spot spot : bracket)
                 assertTrue(each.layout().cansByPlace().at(spot).isEmpty(), each.words());
@@ -145,8 +145,8 @@ final class LayersAndPlacesTest {
         Layout back = kept.keepingFree(taken).orElseThrow();
         assertFalse(back.grid().keptFree().contains(taken), "asked again it may be filled");
         // dragged onto a place kept free
-        Arrangement wrong =
-                Arrangement.of(
+        JudgedLayout wrong =
+                JudgedLayout.of(
                         kept.swapped(kept.places().get(0).get(0), taken),
                         "by hand",
                         boxed(7, 10, new Box(400, 400, 80)),
@@ -205,15 +205,15 @@ final class LayersAndPlacesTest {
                         LayoutWish.Ends.ANYWHERE,
                         TakeOff.EDGE,
                         List.of());
-        List<Arrangement> all = found(wish, 10);
+        List<JudgedLayout> all = found(wish, 10);
         assertFalse(all.isEmpty());
-        for (Arrangement each : all)
+        for (JudgedLayout each : all)
             assertEquals(0, LayoutCheck.unitsInPieces(each.layout(), wish).size(), each.words());
         Layout one = all.get(0).layout();
         Spot first = one.places().get(0).get(0);
         Spot far = one.places().get(groups - 1).get(0);
-        Arrangement torn =
-                Arrangement.of(
+        JudgedLayout torn =
+                JudgedLayout.of(
                         one.swapped(first, far),
                         "by hand",
                         wish,

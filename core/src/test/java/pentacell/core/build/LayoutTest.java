@@ -51,8 +51,8 @@ final class LayoutTest {
                 List.of());
     }
 
-    static Arrangement.Electric electric(List<Integer> sizes, double amps, double ohms) {
-        return new Arrangement.Electric(
+    static JudgedLayout.Electric electric(List<Integer> sizes, double amps, double ohms) {
+        return new JudgedLayout.Electric(
                 PARTS,
                 sizes.stream()
                         .map(size -> Collections.nCopies(size, new Source(3.7, ohms)))
@@ -61,7 +61,7 @@ final class LayoutTest {
                 20);
     }
 
-    static List<Arrangement> found(LayoutWish wish, double amps) {
+    static List<JudgedLayout> found(LayoutWish wish, double amps) {
         return LayoutSearch.of(wish, electric(wish.groupSizes(), amps, 0.05), () -> false);
     }
 
@@ -73,9 +73,9 @@ final class LayoutTest {
         int series = random.nextInt(1, 15);
         for (int i = 0; i < series; i++)
             sizes.add(Math.max(1, usual - (random.nextInt(4) == 0 ? 1 : 0)));
-        List<Arrangement> all = found(wish(sizes, Optional.empty(), LayoutWish.Ends.ANYWHERE), 10);
+        List<JudgedLayout> all = found(wish(sizes, Optional.empty(), LayoutWish.Ends.ANYWHERE), 10);
         assertFalse(all.isEmpty(), () -> "none for " + sizes);
-        for (Arrangement each : all) {
+        for (JudgedLayout each : all) {
             assertEquals(sizes, each.layout().groupSizes());
             Set<Spot> places = new HashSet<>();
             each.layout().places().forEach(places::addAll);
@@ -140,7 +140,7 @@ final class LayoutTest {
     @CsvSource({"7, 10", "4, 3", "5, 6", "3, 4", "13, 8", "1, 5"})
     void mirroredTwiceIsTheSame(int series, int parallel) {
         List<Integer> sizes = Collections.nCopies(series, parallel);
-        for (Arrangement each :
+        for (JudgedLayout each :
                 found(wish(sizes, Optional.empty(), LayoutWish.Ends.ANYWHERE), 10)) {
             Layout layout = each.layout();
             assertEquals(layout.places(), layout.mirrored().mirrored().places());
@@ -200,7 +200,7 @@ final class LayoutTest {
                                         Optional.empty(),
                                         LayoutWish.Ends.ANYWHERE))
                         .orElseThrow();
-        Arrangement.Electric electric = electric(Collections.nCopies(4, 10), 30, 0.03);
+        JudgedLayout.Electric electric = electric(Collections.nCopies(4, 10), 30, 0.03);
         PackCurrents corner = electric.solve(block.with(TakeOff.CORNER));
         PackCurrents edge = electric.solve(block.with(TakeOff.EDGE));
         PackCurrents middle = electric.solve(block.with(TakeOff.MIDDLE));
@@ -244,9 +244,9 @@ final class LayoutTest {
     @ParameterizedTest
     @CsvSource({"SAME, true", "OPPOSITE, false"})
     void endsLieWhereTheyShall(LayoutWish.Ends ends, boolean same) {
-        List<Arrangement> all = found(wish(Collections.nCopies(6, 6), Optional.empty(), ends), 10);
+        List<JudgedLayout> all = found(wish(Collections.nCopies(6, 6), Optional.empty(), ends), 10);
         assertFalse(all.isEmpty());
-        for (Arrangement each : all) {
+        for (JudgedLayout each : all) {
             double middle = (each.layout().grid().columns() - 1) / 2.0;
             double first = side(each.layout(), 0) - middle;
             double last = side(each.layout(), 6) - middle;
@@ -264,12 +264,12 @@ final class LayoutTest {
     @Test
     void aBoxIsKept() {
         Box box = new Box(215, 105, 80);
-        List<Arrangement> all =
+        List<JudgedLayout> all =
                 found(
                         wish(Collections.nCopies(7, 6), Optional.of(box), LayoutWish.Ends.ANYWHERE),
                         10);
         assertFalse(all.isEmpty());
-        for (Arrangement each : all) {
+        for (JudgedLayout each : all) {
             double longer = Math.max(each.lengthMillimetres(), each.widthMillimetres());
             double shorter = Math.min(each.lengthMillimetres(), each.widthMillimetres());
             assertTrue(longer + 4 <= 215 && shorter + 4 <= 105, each.words());
@@ -300,8 +300,8 @@ final class LayoutTest {
         assertTrue(
                 remarks.stream()
                         .anyMatch(each -> each.sentence().startsWith("group 1 lies in 2 pieces")));
-        Arrangement judged =
-                Arrangement.of(
+        JudgedLayout judged =
+                JudgedLayout.of(
                         broken,
                         "by hand",
                         wish(List.of(2, 2), Optional.empty(), LayoutWish.Ends.ANYWHERE),
@@ -350,7 +350,7 @@ final class LayoutTest {
     @Test
     void aLargePackIsLaidAndSolved() {
         List<Integer> sizes = Collections.nCopies(14, 193);
-        List<Arrangement> all =
+        List<JudgedLayout> all =
                 LayoutSearch.of(
                         wish(sizes, Optional.empty(), LayoutWish.Ends.ANYWHERE),
                         electric(sizes, 100, 0.05),

@@ -130,10 +130,10 @@ final class DiagnoseTest {
     }
 
     private static Diagnosis table(double... groupAndVolts) {
-        List<GroupReading> table =
+        List<TableReading> table =
                 IntStream.range(0, groupAndVolts.length / 2)
                         .mapToObj(i ->
-                                new GroupReading(
+                                new TableReading(
                                         (int) groupAndVolts[2 * i], groupAndVolts[2 * i + 1]))
                         .toList();
         return Diagnose.table(table, volts -> PackReadings.of(Chemistry.NMC, volts), Schools.USUAL);

@@ -201,7 +201,7 @@ final class AfterFirstLookTest {
         "A01-01 r d, rust / dent, true"
     })
     void blemishesAreTypedInSingleKeys(String line, String chips, boolean isFatal) {
-        QuickLine read = QuickLine.read(line, bench());
+        CellLine read = CellLine.read(line, bench());
         List<QuickToken> seen =
                 read.tokens().stream()
                         .filter(token -> token.kind() == QuickToken.Kind.BLEMISHES)

@@ -225,14 +225,14 @@ final class ProvingTest {
     void groupsThatAreFullFirstAreBled(double apart, boolean isGood) {
         RestCurve curve = RestCurve.of(Chemistry.NMC);
         double low = 4.10;
-        ChargeEnd end =
-                ChargeEnd.of(
+        PackChargeEnd end =
+                PackChargeEnd.of(
                         new TreeMap<>(Map.of(0, low, 1, low + apart, 2, low)),
                         20,
                         Chemistry.NMC,
                         OptionalDouble.of(100));
         assertEquals(apart, end.spreadVolts(), 1e-12);
-        assertEquals(isGood, end.spreadVolts() <= ChargeEnd.GOOD_VOLTS);
+        assertEquals(isGood, end.spreadVolts() <= PackChargeEnd.GOOD_VOLTS);
         assertEquals(1, end.highest());
         double over = 20 * (curve.share(low + apart) - curve.share(low));
         assertEquals(over, end.toTake().get(1).ampHours(), 1e-9, "by the rest curve");
@@ -242,8 +242,8 @@ final class ProvingTest {
 
     @Test
     void overTheEndOfTheCurveAGroupIsStillOver() {
-        ChargeEnd end =
-                ChargeEnd.of(
+        PackChargeEnd end =
+                PackChargeEnd.of(
                         new TreeMap<>(Map.of(0, 4.20, 1, 4.22)),
                         20,
                         Chemistry.NMC,
@@ -253,7 +253,7 @@ final class ProvingTest {
         assertThrows(
                 IllegalArgumentException.class,
                 () ->
-                        ChargeEnd.of(
+                        PackChargeEnd.of(
                                 new TreeMap<>(Map.of(0, 4.2)),
                                 20,
                                 Chemistry.NMC,

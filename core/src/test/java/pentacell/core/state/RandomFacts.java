@@ -13,9 +13,9 @@ import pentacell.core.build.facts.Grid;
 import pentacell.core.build.facts.Joining;
 import pentacell.core.build.facts.Layout;
 import pentacell.core.build.facts.MeterPoint;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.build.facts.Plugs;
 import pentacell.core.build.facts.Spot;
-import pentacell.core.build.facts.Standing;
 import pentacell.core.build.facts.TakeOff;
 import pentacell.core.build.facts.TapReading;
 import pentacell.core.cell.Blemish;
@@ -256,7 +256,9 @@ final class RandomFacts {
                             pick(List.of(AssemblyFact.Tick.values())),
                             "",
                             Optional.empty());
-            case 5 -> new AssemblyFact.StandingSaid(pack, pick(List.of(Standing.values())), name());
+            case 5 ->
+                    new AssemblyFact.StandingSaid(
+                            pack, pick(List.of(PackStanding.values())), name());
             default -> new AssemblyFact.WholeRead(pack, pick(List.of(MeterPoint.values())), 25);
         };
     }

@@ -46,7 +46,7 @@ final class PlannerAgainstSolverTest {
         int cells = random.nextInt(8, 19);
         int[] freeIn = IntStream.range(0, bays).map(i -> random.nextInt(0, 180)).toArray();
         int[][] minutes = new int[cells][bays];
-        List<Job> jobs = new ArrayList<>();
+        List<TestJob> jobs = new ArrayList<>();
         for (int cell = 0; cell < cells; cell++) {
             int base = random.nextInt(240, 540);
             Map<String, Duration> durations = new HashMap<>();
@@ -56,7 +56,7 @@ final class PlannerAgainstSolverTest {
                 minutes[cell][bay] = suits ? (isSlow ? 2 * base : base) : 0;
                 if (suits) durations.put(bay(bay), Duration.ofMinutes(minutes[cell][bay]));
             }
-            jobs.add(new Job(new CellId("HB03-%02d".formatted(cell + 1)), durations));
+            jobs.add(new TestJob(new CellId("HB03-%02d".formatted(cell + 1)), durations));
         }
         List<BayTime> times =
                 IntStream.range(0, bays)

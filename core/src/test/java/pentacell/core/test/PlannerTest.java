@@ -35,13 +35,13 @@ final class PlannerTest {
         return IntStream.rangeClosed(1, count).mapToObj(i -> new BayTime("A · " + i, NOW)).toList();
     }
 
-    private static List<Job> jobs(int bays, double... hours) {
-        List<Job> jobs = new ArrayList<>();
+    private static List<TestJob> jobs(int bays, double... hours) {
+        List<TestJob> jobs = new ArrayList<>();
         for (int i = 0; i < hours.length; i++) {
             Map<String, Duration> durations = new HashMap<>();
             for (int bay = 1; bay <= bays; bay++)
                 durations.put("A · " + bay, Duration.ofMinutes(Math.round(60 * hours[i])));
-            jobs.add(new Job(new CellId("HB03-%02d".formatted(i + 1)), durations));
+            jobs.add(new TestJob(new CellId("HB03-%02d".formatted(i + 1)), durations));
         }
         return jobs;
     }
@@ -54,7 +54,7 @@ final class PlannerTest {
     /// case of Graham (1969), 4/3 − 1/(3m).
     @Test
     void theWorstCaseOfLongestFirstIsMended() {
-        List<Job> jobs = jobs(3, 5, 5, 4, 4, 3, 3, 3);
+        List<TestJob> jobs = jobs(3, 5, 5, 4, 4, 3, 3, 3);
         assertEquals(11, hours(Planner.listFinish(jobs, bays(3), ALWAYS, NOW)));
         TestPlan plan = Planner.plan(jobs, bays(3), ALWAYS, NOW, SHELF);
         assertEquals(9, hours(plan.finish()));
@@ -76,13 +76,13 @@ final class PlannerTest {
     void aPlanIsNeverLaterThanTheListNorEarlierThanItsBound(int seed) {
         Random random = new Random(seed);
         int bays = 1 + random.nextInt(6);
-        List<Job> jobs = new ArrayList<>();
+        List<TestJob> jobs = new ArrayList<>();
         for (int i = 0; i < 30; i++) {
             Map<String, Duration> durations = new HashMap<>();
             for (int bay = 1; bay <= bays; bay++)
                 if (random.nextInt(5) > 0)
                     durations.put("A · " + bay, Duration.ofMinutes(120 + random.nextInt(900)));
-            jobs.add(new Job(new CellId("HB03-%02d".formatted(i + 1)), durations));
+            jobs.add(new TestJob(new CellId("HB03-%02d".formatted(i + 1)), durations));
         }
         BenchHours hours = random.nextBoolean() ? DAY : ALWAYS;
         TestPlan plan = Planner.plan(jobs, bays(bays), hours, NOW, SHELF);
@@ -91,10 +91,10 @@ final class PlannerTest {
         assertFalse(
                 plan.earliest().orElseThrow().isAfter(plan.finish().orElseThrow()), "seed " + seed);
         assertEquals(30, plan.planned().size() + plan.nowhere().size());
-        for (Planned each : plan.planned())
+        for (TestSlot each : plan.planned())
             assertTrue(hours.isThere(each.loadAt()), each::toString);
-        for (Planned one : plan.planned())
-            for (Planned other : plan.planned())
+        for (TestSlot one : plan.planned())
+            for (TestSlot other : plan.planned())
                 assertTrue(
                         one.cell().equals(other.cell())
                                 || !one.bay().equals(other.bay())
@@ -130,7 +130,7 @@ final class PlannerTest {
         assertEquals(
                 List.of(NOW, NOW.plusHours(2)),
                 plan.swaps().stream().map(TestPlan.Swap::at).toList());
-        Planned second = plan.swaps().get(1).loads().get(0);
+        TestSlot second = plan.swaps().get(1).loads().get(0);
         assertEquals(Optional.of(plan.swaps().get(0).loads().get(0).cell()), plan.before(second));
         assertEquals(
                 25, hours(Planner.listFinish(jobs(1, 14, 2), bays(1), DAY, NOW)), "longest first");
@@ -139,7 +139,7 @@ final class PlannerTest {
 
     @Test
     void aFullShelfAndABayThatFailsAreSeen() {
-        List<Job> jobs = jobs(2, 4, 4, 4, 4);
+        List<TestJob> jobs = jobs(2, 4, 4, 4, 4);
         TestPlan plan = Planner.plan(jobs, bays(2), ALWAYS, NOW, new HoldRoom(3, 7));
         assertEquals(NOW.plusHours(8), plan.shelfFullAt().orElseThrow());
         assertEquals(8, hours(plan.finish()));
@@ -154,10 +154,10 @@ final class PlannerTest {
     /// three days, but not when that one is rescued and lies three weeks.
     @Test
     void aRescuedCellKeepsItsPlaceLonger() {
-        List<Job> jobs = jobs(1, 48, 48, 48);
+        List<TestJob> jobs = jobs(1, 48, 48, 48);
         CellId first =
                 Planner.plan(jobs, bays(1), ALWAYS, NOW, SHELF).planned().stream()
-                        .min(java.util.Comparator.comparing(Planned::doneAt))
+                        .min(java.util.Comparator.comparing(TestSlot::doneAt))
                         .orElseThrow()
                         .cell();
         assertEquals(

@@ -214,7 +214,7 @@ final class TestQueueTest {
         TestPlan plan =
                 later.plan(NOW, Map.of(), Set.of("Charger A · 1", "Charger A · 2"), List.of(load));
         assertEquals(
-                List.of(full.cell().id()), plan.planned().stream().map(Planned::cell).toList());
+                List.of(full.cell().id()), plan.planned().stream().map(TestSlot::cell).toList());
     }
 
     @ParameterizedTest

@@ -3,7 +3,7 @@ package pentacell.desktop.build;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import pentacell.core.build.Arrangement;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.unit.Quantity;
@@ -23,10 +23,10 @@ final class BuildFigures {
         return row.node();
     }
 
-    void show(Optional<PackToBuild> built, Optional<Arrangement> shown) {
+    void show(Optional<PackToBuild> built, Optional<JudgedLayout> shown) {
         arrangement.setText(built.map(each -> each.pack().rules().arrangement()).orElse("–"));
         standing.setText(built.map(each -> each.assembly().standing().words()).orElse("–"));
-        Optional<PackCurrents> currents = shown.flatMap(Arrangement::currents);
+        Optional<PackCurrents> currents = shown.flatMap(JudgedLayout::currents);
         amps.setText(currents.map(each -> Quantity.CURRENT.number(each.amps())).orElse("–"));
         lost.setText(
                 currents.map(each -> Quantity.POWER.number(each.conductorWatts(), 2)).orElse("–"));

@@ -9,7 +9,7 @@ import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import pentacell.core.build.Arrangement;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.LayoutSearch;
 import pentacell.core.build.LayoutWish;
 import pentacell.core.build.PackToBuild;
@@ -36,16 +36,16 @@ final class BuildModel {
     private final PackInHand pack;
     private final ReadOnlyObjectWrapper<Optional<PackToBuild>> built =
             new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<List<Arrangement>> found =
+    private final ReadOnlyObjectWrapper<List<JudgedLayout>> found =
             new ReadOnlyObjectWrapper<>(List.of());
-    private final ReadOnlyObjectWrapper<Optional<Arrangement>> shown =
+    private final ReadOnlyObjectWrapper<Optional<JudgedLayout>> shown =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<List<TakeOffs.Compared>> takeOffs =
             new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyBooleanWrapper searching = new ReadOnlyBooleanWrapper();
-    private Optional<Arrangement> laidOut = Optional.empty();
+    private Optional<JudgedLayout> laidOut = Optional.empty();
     private Optional<LoadTest> measured = Optional.empty();
-    private Optional<Arrangement> lookedAt = Optional.empty();
+    private Optional<JudgedLayout> lookedAt = Optional.empty();
     private PackToBuild.Asked asked = PackToBuild.Asked.NOTHING;
     private Optional<SearchedFor> searchedFor = Optional.empty();
     private Job search = Job.none();
@@ -53,12 +53,12 @@ final class BuildModel {
     private final WhileWatched work = new WhileWatched(this::workOut);
 
     /// What a search depends on.
-    private record SearchedFor(LayoutWish wish, Arrangement.Electric electric) {}
+    private record SearchedFor(LayoutWish wish, JudgedLayout.Electric electric) {}
 
     /// What is worked out away from the window's thread.
     private record Worked(
             Optional<PackToBuild> built,
-            Optional<Arrangement> laidOut,
+            Optional<JudgedLayout> laidOut,
             Optional<LoadTest> measured) {}
 
     BuildModel(Desk desk) {
@@ -88,12 +88,12 @@ final class BuildModel {
     }
 
     /// The layouts found, best first.
-    ReadOnlyObjectProperty<List<Arrangement>> foundProperty() {
+    ReadOnlyObjectProperty<List<JudgedLayout>> foundProperty() {
         return found.getReadOnlyProperty();
     }
 
     /// The layout that is looked at: one of those found, else the chosen one, else the best.
-    ReadOnlyObjectProperty<Optional<Arrangement>> shownProperty() {
+    ReadOnlyObjectProperty<Optional<JudgedLayout>> shownProperty() {
         return shown.getReadOnlyProperty();
     }
 
@@ -117,7 +117,7 @@ final class BuildModel {
     }
 
     /// The layout that was chosen, judged.
-    Optional<Arrangement> laidOut() {
+    Optional<JudgedLayout> laidOut() {
         return laidOut;
     }
 
@@ -215,14 +215,14 @@ final class BuildModel {
     }
 
     private void look() {
-        Optional<Arrangement> now =
+        Optional<JudgedLayout> now =
                 lookedAt.or(() -> laidOut).or(() -> found.get().stream().findFirst());
         if (now.equals(shown.get())) return;
         shown.set(now);
         takeOffs.set(List.of());
         if (now.isEmpty() || now.get().currents().isEmpty() || built.get().isEmpty()) return;
         Layout layout = now.get().layout();
-        Arrangement.Electric electric = built.get().get().electric();
+        JudgedLayout.Electric electric = built.get().get().electric();
         desk.work()
                 .lane("take-offs")
                 .run(
@@ -260,7 +260,7 @@ final class BuildModel {
     }
 
     /// Looks at one of the layouts found.
-    void lookAt(Arrangement arrangement) {
+    void lookAt(JudgedLayout arrangement) {
         lookedAt = Optional.of(arrangement);
         look();
     }
@@ -307,7 +307,7 @@ final class BuildModel {
     /// Whether the layout that is looked at is the chosen one.
     boolean isTaken() {
         Optional<Layout> chosen = assembly().layout();
-        return chosen.isPresent() && shown.get().map(Arrangement::layout).equals(chosen);
+        return chosen.isPresent() && shown.get().map(JudgedLayout::layout).equals(chosen);
     }
 
     /// Logs a layout, unless it is the one that holds.

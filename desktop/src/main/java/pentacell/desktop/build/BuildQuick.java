@@ -6,8 +6,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import pentacell.core.build.Arrangement;
 import pentacell.core.build.Filling;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.facts.Assemblies;
 import pentacell.core.build.facts.Assembly;
 import pentacell.core.build.facts.AssemblyFact;
@@ -144,7 +144,7 @@ final class BuildQuick implements QuickSource {
     private Line held(CellId id, Pack matched, boolean isOut) {
         Assembly assembly = Assemblies.of(expected()).assembly(matched.name());
         Optional<Layout> lookedAt =
-                model.shownProperty().get().map(Arrangement::layout).or(assembly::layout);
+                model.shownProperty().get().map(JudgedLayout::layout).or(assembly::layout);
         if (lookedAt.isEmpty()) return new Line.No("no layout yet");
         Filling filling = Filling.of(expected(), matched, id, lookedAt.get());
         if (filling instanceof Filling.NotOfThisPack) return new Line.No(filling.sentence());

@@ -7,11 +7,12 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import pentacell.core.build.facts.Assemblies;
 import pentacell.core.build.facts.Assembly;
-import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
 import pentacell.desktop.frame.Card;
+import pentacell.desktop.frame.CurrentSelection;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
@@ -19,7 +20,6 @@ import pentacell.desktop.frame.Found;
 import pentacell.desktop.frame.PackCard;
 import pentacell.desktop.frame.PackWork;
 import pentacell.desktop.frame.QuickBar;
-import pentacell.desktop.frame.Selection;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.Lazy;
@@ -79,9 +79,9 @@ public final class BuildStation implements Station {
     private static List<Pack> ready(WorkshopState state) {
         List<Pack> ready = new ArrayList<>();
         for (Pack pack : Packs.of(state).all().values()) {
-            Standing standing = Assemblies.of(state).assembly(pack.name()).standing();
+            PackStanding standing = Assemblies.of(state).assembly(pack.name()).standing();
             boolean isPicked = pack.picked().size() == pack.cellCount();
-            if (standing == Standing.TRIAL || standing == Standing.BUILDING && isPicked)
+            if (standing == PackStanding.TRIAL || standing == PackStanding.BUILDING && isPicked)
                 ready.add(pack);
         }
         return ready;
@@ -99,7 +99,8 @@ public final class BuildStation implements Station {
 
     @Override
     public Optional<Card> card() {
-        return Optional.of(new Card(Selection.OfPack.class::isInstance, () -> new PackCard(desk)));
+        return Optional.of(
+                new Card(CurrentSelection.OfPack.class::isInstance, () -> new PackCard(desk)));
     }
 
     @Override
@@ -113,7 +114,7 @@ public final class BuildStation implements Station {
         WorkshopState state = desk.ledger().state();
         for (Pack pack : ready(state)) {
             Assembly assembly = Assemblies.of(state).assembly(pack.name());
-            if (assembly.standing() == Standing.TRIAL)
+            if (assembly.standing() == PackStanding.TRIAL)
                 due.add(new Due(pack.name() + ": on trial, read its groups", Due.Urgency.BEGUN));
             else if (assembly.layout().isEmpty())
                 due.add(new Due(pack.name() + ": lay it out", Due.Urgency.READY));

@@ -11,8 +11,8 @@ import javafx.scene.control.RadioButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import pentacell.core.build.Arrangement;
 import pentacell.core.build.BarDrop;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.Link;
 import pentacell.core.build.PackCurrents;
 import pentacell.core.build.PackCurrents.Flowing;
@@ -153,10 +153,10 @@ final class CurrentsPane extends VBox {
     }
 
     private String words(Spot spot) {
-        Optional<Arrangement> now = model.shownProperty().get();
+        Optional<JudgedLayout> now = model.shownProperty().get();
         return now.flatMap(each -> each.layout().cansByPlace().at(spot))
                 .flatMap(can ->
-                        now.flatMap(Arrangement::currents)
+                        now.flatMap(JudgedLayout::currents)
                                 .map(currents ->
                                         "%s, group %d: %s"
                                                 .formatted(
@@ -180,7 +180,7 @@ final class CurrentsPane extends VBox {
     private String links(Spot spot) {
         return model.shownProperty()
                 .get()
-                .flatMap(Arrangement::currents)
+                .flatMap(JudgedLayout::currents)
                 .map(currents ->
                         currents.links().stream()
                                 .filter(each ->
@@ -193,9 +193,9 @@ final class CurrentsPane extends VBox {
                 .orElse("");
     }
 
-    private void show(Optional<Arrangement> shown) {
+    private void show(Optional<JudgedLayout> shown) {
         faces.show(shown);
-        Optional<PackCurrents> currents = shown.flatMap(Arrangement::currents);
+        Optional<PackCurrents> currents = shown.flatMap(JudgedLayout::currents);
         table.getItems()
                 .setAll(
                         currents.map(now -> now.busiestFirst().stream().limit(MOST_ROWS).toList())

@@ -18,8 +18,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import pentacell.core.build.Arrangement;
 import pentacell.core.build.Filling;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.LayoutRemark;
 import pentacell.core.build.LayoutWish;
 import pentacell.core.build.PackToBuild;
@@ -55,7 +55,7 @@ final class LayoutPane extends VBox {
     private final Button take = new Button("Take this layout");
     private final Button stop = new Button("Stop looking");
     private final MenuButton change = new MenuButton("Change it");
-    private final FittedTable<Arrangement> table = new FittedTable<>("layouts", NO_LAYOUT);
+    private final FittedTable<JudgedLayout> table = new FittedTable<>("layouts", NO_LAYOUT);
     private boolean isFilling;
 
     /// Which rows are looked for.
@@ -91,7 +91,7 @@ final class LayoutPane extends VBox {
         meaning.setId("layout-meaning");
         meaning.getStyleClass().add("meaning");
         remarks.setId("layout-remarks");
-        table.sentence("Layout", Arrangement::words)
+        table.sentence("Layout", JudgedLayout::words)
                 .number("mm", each -> size(each))
                 .number("Bridges ≥", each -> String.valueOf(each.leastBridges()))
                 .number("Lost / W", each -> watts(each))
@@ -221,7 +221,7 @@ final class LayoutPane extends VBox {
     }
 
     private void swap(Spot one, Spot other, boolean isWholeGroup) {
-        Optional<Layout> now = model.shownProperty().get().map(Arrangement::layout);
+        Optional<Layout> now = model.shownProperty().get().map(JudgedLayout::layout);
         if (now.isEmpty()) return;
         if (!isWholeGroup) {
             model.choose(
@@ -274,33 +274,33 @@ final class LayoutPane extends VBox {
                 .orElse(false);
     }
 
-    private void fill(List<Arrangement> found) {
+    private void fill(List<JudgedLayout> found) {
         isFilling = true;
         table.getItems().setAll(found);
         isFilling = false;
     }
 
-    private static String size(Arrangement each) {
+    private static String size(JudgedLayout each) {
         return "%s × %s"
                 .formatted(
                         Quantity.LENGTH.number(each.lengthMillimetres(), 0),
                         Quantity.LENGTH.number(each.widthMillimetres(), 0));
     }
 
-    private static String watts(Arrangement each) {
+    private static String watts(JudgedLayout each) {
         return each.currents()
                 .map(now -> Quantity.POWER.number(now.conductorWatts(), 2))
                 .orElse("–");
     }
 
-    private static String share(Arrangement each) {
+    private static String share(JudgedLayout each) {
         return each.currents()
                 .filter(now -> !Double.isNaN(now.worstShare()))
                 .map(now -> Quantity.RATIO.number(now.worstShare(), 2))
                 .orElse("–");
     }
 
-    private static String strip(Arrangement each) {
+    private static String strip(JudgedLayout each) {
         return each.currents().map(now -> Quantity.LENGTH.number(now.stripMetres(), 1)).orElse("–");
     }
 
@@ -309,7 +309,7 @@ final class LayoutPane extends VBox {
         faces.mark(model.placesOfSelected());
     }
 
-    private void show(Optional<Arrangement> shown) {
+    private void show(Optional<JudgedLayout> shown) {
         faces.show(shown);
         faces.await(model.awaited());
         mark();
@@ -324,14 +324,14 @@ final class LayoutPane extends VBox {
         remarks.setText(shown.map(LayoutPane::remarks).orElse(""));
     }
 
-    private String meaning(Optional<Arrangement> shown) {
+    private String meaning(Optional<JudgedLayout> shown) {
         if (model.builtProperty().get().isEmpty())
             return "Match a pack first (Ctrl+6); here its cans are laid out.";
         if (shown.isEmpty())
             return model.searchingProperty().get()
                     ? "Looking for layouts …"
                     : "No layout goes into the box; name a larger one under Plan, or ask for other rows.";
-        Arrangement now = shown.get();
+        JudgedLayout now = shown.get();
         if (!now.canBeBuilt()) return "It cannot be built so.";
         Optional<String> filling = filling(now);
         if (filling.isPresent()) return filling.get();
@@ -350,7 +350,7 @@ final class LayoutPane extends VBox {
     }
 
     /// How far the holder is filled, while it is.
-    private Optional<String> filling(Arrangement now) {
+    private Optional<String> filling(JudgedLayout now) {
         return model.builtProperty()
                 .get()
                 .filter(pack -> model.isTaken() && pack.inHolder() > 0)
@@ -371,7 +371,7 @@ final class LayoutPane extends VBox {
                                                                 .sentence())));
     }
 
-    private static String remarks(Arrangement now) {
+    private static String remarks(JudgedLayout now) {
         StringBuilder text = new StringBuilder();
         for (LayoutRemark each : now.remarks())
             text.append(text.isEmpty() ? "" : "\n")

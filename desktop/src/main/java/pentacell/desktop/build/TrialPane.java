@@ -19,7 +19,7 @@ import pentacell.core.build.SwapAdvice;
 import pentacell.core.build.TrialDrift;
 import pentacell.core.build.facts.Assembly;
 import pentacell.core.build.facts.AssemblyFact;
-import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.journal.Fact;
 import pentacell.core.pack.PackFact;
 import pentacell.core.state.WorkshopState;
@@ -42,7 +42,7 @@ final class TrialPane extends VBox {
     private final Label message = Wrapping.on(new Label());
     private final TextField reason = new TextField();
     private final Button trial =
-            PlainButton.of("Put on trial", "trial-begin", () -> say(Standing.TRIAL));
+            PlainButton.of("Put on trial", "trial-begin", () -> say(PackStanding.TRIAL));
     private final Button make = PlainButton.of("Make it final", "trial-final", this::makeFinal);
     private final Button apart = PlainButton.of("Take it apart", "trial-apart", this::takeApart);
     private final Button other = PlainButton.of("Another at Match", "trial-match", this::atMatch);
@@ -181,7 +181,7 @@ final class TrialPane extends VBox {
         return When.DAY.words(at.atZone(ZoneId.systemDefault()));
     }
 
-    private void say(Standing standing) {
+    private void say(PackStanding standing) {
         String pack = model.packProperty().get();
         message.setText("");
         model.log(
@@ -210,14 +210,15 @@ final class TrialPane extends VBox {
                                     open.get(0).title()));
             return;
         }
-        say(Standing.FINAL);
+        say(PackStanding.FINAL);
     }
 
     /// Its cells go back to the stock; the record of it stays.
     private void takeApart() {
         String pack = model.packProperty().get();
         List<Fact> facts = new ArrayList<>();
-        facts.add(new AssemblyFact.StandingSaid(pack, Standing.APART, reason.getText().strip()));
+        facts.add(
+                new AssemblyFact.StandingSaid(pack, PackStanding.APART, reason.getText().strip()));
         facts.add(new PackFact.PackDissolved(pack));
         model.desk()
                 .ledger()
@@ -234,9 +235,9 @@ final class TrialPane extends VBox {
 
     private void show(Optional<PackToBuild> built) {
         Assembly assembly = model.assembly();
-        boolean isTrial = assembly.standing() == Standing.TRIAL;
-        boolean isOpen = isTrial || assembly.standing() == Standing.BUILDING;
-        trial.setDisable(built.isEmpty() || assembly.standing() != Standing.BUILDING);
+        boolean isTrial = assembly.standing() == PackStanding.TRIAL;
+        boolean isOpen = isTrial || assembly.standing() == PackStanding.BUILDING;
+        trial.setDisable(built.isEmpty() || assembly.standing() != PackStanding.BUILDING);
         make.setDisable(built.isEmpty() || !isOpen);
         apart.setDisable(built.isEmpty() || !isOpen);
         List<TrialDrift.Row> rows =

@@ -5,9 +5,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import pentacell.core.build.Arrangement;
 import pentacell.core.build.Face;
 import pentacell.core.build.JointMark;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.LayoutCheck;
 import pentacell.core.build.Link;
 import pentacell.core.build.PackCurrents.Flowing;
@@ -26,7 +26,7 @@ final class FacesDrawing {
     private static final double SMALLEST_TEXT_PIXELS = 8;
 
     private final Pen pen;
-    private final Arrangement now;
+    private final JudgedLayout now;
     private final Set<Spot> marked;
     private final Set<Spot> awaited;
     private final Map<Spot, Figure> figures;
@@ -43,7 +43,7 @@ final class FacesDrawing {
     /// @param showsCurrents whether cans and strips are inked by what flows
     FacesDrawing(
             Pen pen,
-            Arrangement now,
+            JudgedLayout now,
             OnCans onCans,
             boolean showsCurrents,
             FacesScale.Zoom zoom,

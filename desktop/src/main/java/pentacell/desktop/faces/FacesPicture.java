@@ -14,8 +14,8 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
 import javafx.util.Duration;
-import pentacell.core.build.Arrangement;
 import pentacell.core.build.Face;
+import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.facts.Grid;
 import pentacell.core.build.facts.Spot;
 import pentacell.desktop.frame.Lane;
@@ -32,7 +32,7 @@ public final class FacesPicture extends StackPane {
     private final boolean showsCurrents;
     private Map<Spot, Figure> figures = Map.of();
     private final Lane lane;
-    private Optional<Arrangement> shown = Optional.empty();
+    private Optional<JudgedLayout> shown = Optional.empty();
     private Optional<Spot> pressed = Optional.empty();
     private Optional<Point2D> grasped = Optional.empty();
     private FacesScale.Zoom zoom = FacesScale.Zoom.WHOLE;
@@ -116,13 +116,13 @@ public final class FacesPicture extends StackPane {
     }
 
     /// Shows a layout.
-    public void show(Optional<Arrangement> arrangement) {
+    public void show(Optional<JudgedLayout> arrangement) {
         if (!holder(arrangement).equals(holder(shown))) zoom = FacesScale.Zoom.WHOLE;
         shown = arrangement;
         repaint();
     }
 
-    private static Optional<Grid> holder(Optional<Arrangement> arrangement) {
+    private static Optional<Grid> holder(Optional<JudgedLayout> arrangement) {
         return arrangement.map(now -> now.layout().grid());
     }
 
@@ -199,7 +199,7 @@ public final class FacesPicture extends StackPane {
             plot.repaint((pen, width, height) -> {});
             return;
         }
-        Arrangement now = shown.get();
+        JudgedLayout now = shown.get();
         Set<Spot> cans = marked;
         Set<Spot> waiting = awaited;
         FacesScale.Zoom near = zoom;

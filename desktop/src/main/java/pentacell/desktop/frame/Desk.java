@@ -13,7 +13,7 @@ public final class Desk implements AutoCloseable {
     private final Settings settings;
     private final Notices notices;
     private final Ledger ledger;
-    private final Selection selection;
+    private final CurrentSelection selection;
     private final Work work;
 
     /// @param chapters what can be logged in a workshop
@@ -22,7 +22,7 @@ public final class Desk implements AutoCloseable {
         this.settings = settings;
         notices = new Notices(settings);
         ledger = new Ledger(clock, notices, chapters);
-        selection = new Selection(ledger::state);
+        selection = new CurrentSelection(ledger::state);
         work = new Work(notices::say);
     }
 
@@ -32,7 +32,7 @@ public final class Desk implements AutoCloseable {
     }
 
     /// What is selected.
-    public Selection selection() {
+    public CurrentSelection selection() {
         return selection;
     }
 

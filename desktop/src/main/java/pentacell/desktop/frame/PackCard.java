@@ -7,7 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.facts.Assemblies;
 import pentacell.core.build.facts.Assembly;
-import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.cell.Cells;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
@@ -52,8 +52,8 @@ public final class PackCard extends VBox {
                 desk.selection()
                         .thingProperty()
                         .get()
-                        .filter(Selection.OfPack.class::isInstance)
-                        .map(Selection.OfPack.class::cast)
+                        .filter(CurrentSelection.OfPack.class::isInstance)
+                        .map(CurrentSelection.OfPack.class::cast)
                         .flatMap(pack -> Packs.of(state).pack(pack.name()));
         figures.clear();
         lines.getChildren().clear();
@@ -77,7 +77,7 @@ public final class PackCard extends VBox {
         figures.add("Smallest group", Quantity.CHARGE, isMeasured ? least / 1000 : Double.NaN);
         figures.add("Spread", Quantity.CAPACITY, isMeasured ? most - least : Double.NaN);
         // later its cells are in it, and no longer fetched from the stock
-        if (assembly.standing() == Standing.BUILDING)
+        if (assembly.standing() == PackStanding.BUILDING)
             line(
                     pack.picked().size() == pack.cellCount()
                             ? "All its cells are picked."

@@ -6,7 +6,7 @@ import java.util.function.Predicate;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import pentacell.core.build.facts.Assemblies;
-import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
 
@@ -14,7 +14,7 @@ import pentacell.core.state.WorkshopState;
 /// as far as the station wants it.
 public final class PackInHand {
     private final Desk desk;
-    private final Predicate<Standing> isWanted;
+    private final Predicate<PackStanding> isWanted;
     private final ReadOnlyObjectWrapper<String> name = new ReadOnlyObjectWrapper<>("");
 
     /// A pack that is in the making.
@@ -23,15 +23,15 @@ public final class PackInHand {
     }
 
     /// @param isWanted how far the pack is that is taken when none is in hand
-    public PackInHand(Desk desk, Predicate<Standing> isWanted) {
+    public PackInHand(Desk desk, Predicate<PackStanding> isWanted) {
         this.desk = desk;
         this.isWanted = isWanted;
         desk.ledger().stateProperty().subscribe(this::follow);
     }
 
     /// Whether a pack is still worked on at the bench.
-    public static boolean isInTheMaking(Standing standing) {
-        return standing != Standing.FINAL;
+    public static boolean isInTheMaking(PackStanding standing) {
+        return standing != PackStanding.FINAL;
     }
 
     /// Its name; empty when none is matched.
@@ -56,7 +56,7 @@ public final class PackInHand {
 
     /// The pack that is taken when none is in hand: the last one matched that is as far as wanted,
     /// else the last one; empty when none is matched.
-    public static Optional<String> first(WorkshopState state, Predicate<Standing> isWanted) {
+    public static Optional<String> first(WorkshopState state, Predicate<PackStanding> isWanted) {
         List<String> names = List.copyOf(Packs.of(state).all().keySet());
         Optional<String> last = names.stream().reduce((one, next) -> next);
         return names.stream()

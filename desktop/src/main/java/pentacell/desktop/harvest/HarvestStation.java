@@ -19,12 +19,12 @@ import pentacell.core.unit.Count;
 import pentacell.desktop.donor.DonorForm;
 import pentacell.desktop.frame.Card;
 import pentacell.desktop.frame.Command;
+import pentacell.desktop.frame.CurrentSelection;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Due;
 import pentacell.desktop.frame.FileAsk;
 import pentacell.desktop.frame.Found;
 import pentacell.desktop.frame.QuickBar;
-import pentacell.desktop.frame.Selection;
 import pentacell.desktop.frame.Shot;
 import pentacell.desktop.frame.Station;
 import pentacell.desktop.kit.Lazy;
@@ -174,7 +174,7 @@ public final class HarvestStation implements Station {
     @Override
     public Optional<Card> card() {
         return Optional.of(
-                new Card(Selection.OfDonor.class::isInstance, () -> new DonorCard(desk)));
+                new Card(CurrentSelection.OfDonor.class::isInstance, () -> new DonorCard(desk)));
     }
 
     @Override

@@ -5,7 +5,7 @@ import java.util.Optional;
 import pentacell.core.cell.CellFact.CellPlaced;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
-import pentacell.core.intake.QuickLine;
+import pentacell.core.intake.CellLine;
 import pentacell.core.intake.QuickToken;
 import pentacell.core.intake.QuickToken.Kind;
 import pentacell.core.judgement.Rule;
@@ -46,7 +46,7 @@ final class IntakeLine implements QuickSource {
     @Override
     public Reading read(String text) {
         if (MoveLine.isMove(text)) return move(text);
-        QuickLine line = QuickLine.read(text, model.bench());
+        CellLine line = CellLine.read(text, model.bench());
         String remark =
                 line.tokens().stream()
                         .flatMap(token -> token.oddity().stream())
@@ -120,6 +120,6 @@ final class IntakeLine implements QuickSource {
     public Entered enter(String text) {
         return MoveLine.isMove(text)
                 ? model.enterMove(text)
-                : model.enter(QuickLine.read(text, model.bench()), text);
+                : model.enter(CellLine.read(text, model.bench()), text);
     }
 }

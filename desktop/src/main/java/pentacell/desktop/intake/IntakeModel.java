@@ -20,7 +20,7 @@ import pentacell.core.cell.Tray;
 import pentacell.core.cell.Trays;
 import pentacell.core.donor.Donors;
 import pentacell.core.intake.BenchContext;
-import pentacell.core.intake.QuickLine;
+import pentacell.core.intake.CellLine;
 import pentacell.core.journal.Fact;
 import pentacell.core.school.Schools;
 import pentacell.core.state.WorkshopState;
@@ -192,7 +192,7 @@ final class IntakeModel {
 
     /// A complete line with its cell as it is now; a new cell gets its name, donor, model and place
     /// with it.
-    Entered enter(QuickLine line, String text) {
+    Entered enter(CellLine line, String text) {
         CellId cell = line.cell().orElseThrow();
         Optional<Tray> onBench = tray.get();
         int from = cursor.get();
@@ -212,7 +212,7 @@ final class IntakeModel {
     }
 
     private static List<Fact> facts(
-            WorkshopState before, QuickLine line, Optional<Tray> onBench, int from) {
+            WorkshopState before, CellLine line, Optional<Tray> onBench, int from) {
         CellId cell = line.cell().orElseThrow();
         List<Fact> facts = new ArrayList<>();
         if (Cells.of(before).cell(cell).isEmpty()) {

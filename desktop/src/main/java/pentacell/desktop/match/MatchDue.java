@@ -3,7 +3,7 @@ package pentacell.desktop.match;
 import java.util.ArrayList;
 import java.util.List;
 import pentacell.core.build.facts.Assemblies;
-import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
 import pentacell.core.plan.facts.Planned;
@@ -19,7 +19,8 @@ public final class MatchDue {
     static List<Pack> inTheMaking(WorkshopState state) {
         return Packs.of(state).all().values().stream()
                 .filter(pack ->
-                        Assemblies.of(state).assembly(pack.name()).standing() == Standing.BUILDING)
+                        Assemblies.of(state).assembly(pack.name()).standing()
+                                == PackStanding.BUILDING)
                 .toList();
     }
 

@@ -35,7 +35,7 @@ final class BoxPane extends VBox {
         model.judgedProperty().subscribe(this::show);
     }
 
-    private void show(Optional<Judged> judged) {
+    private void show(Optional<JudgedPlan> judged) {
         meaning.setText(
                 judged.isEmpty()
                         ? "Nothing is planned yet: say under Need what it must power."
@@ -54,7 +54,7 @@ final class BoxPane extends VBox {
                                                                 .paint(width, height)))));
     }
 
-    private static String words(Judged judged, BoxFit fit) {
+    private static String words(JudgedPlan judged, BoxFit fit) {
         String cells = Count.of(judged.option().cells(), "cell", "cells");
         if (fit.over().isPresent())
             return "%s do not go in, the box takes %d; with %s more %s they would."
@@ -73,7 +73,7 @@ final class BoxPane extends VBox {
     }
 
     /// The drawing, in one scale.
-    private record Drawing(Pen pen, Judged judged, BoxFit fit, Box box) {
+    private record Drawing(Pen pen, JudgedPlan judged, BoxFit fit, Box box) {
         void paint(double width, double height) {
             double em = pen.em();
             Need need = judged.proposal().need();

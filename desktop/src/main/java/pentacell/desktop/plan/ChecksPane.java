@@ -32,7 +32,7 @@ final class ChecksPane extends VBox {
         model.judgedProperty().subscribe(this::show);
     }
 
-    private void show(Optional<Judged> judged) {
+    private void show(Optional<JudgedPlan> judged) {
         List<Checked> checks =
                 judged.map(now -> PackChecks.smallestMarginFirst(now.checks())).orElse(List.of());
         rows.getChildren().setAll(checks.stream().map(ChecksPane::row).toList());

@@ -118,7 +118,7 @@ final class PacksPane extends VBox {
     }
 
     private Optional<Option> lookedAt() {
-        return model.judgedProperty().get().map(Judged::option);
+        return model.judgedProperty().get().map(JudgedPlan::option);
     }
 
     private void compare(Option option) {
@@ -132,7 +132,7 @@ final class PacksPane extends VBox {
     }
 
     private void show() {
-        Optional<Judged> judged = model.judgedProperty().get();
+        Optional<JudgedPlan> judged = model.judgedProperty().get();
         List<Rung> ladderNow = judged.map(now -> now.proposal().ladder()).orElse(List.of());
         options = ladderNow.stream().map(Rung::option).toList();
         beside = beside.filter(options::contains);
@@ -168,7 +168,7 @@ final class PacksPane extends VBox {
         place.setPrefHeight(height);
     }
 
-    private String meaning(Optional<Judged> judged) {
+    private String meaning(Optional<JudgedPlan> judged) {
         if (!model.saidProperty().get().isEmpty()) return model.saidProperty().get();
         if (model.needProperty().get().isEmpty())
             return "Nothing is planned yet. Say under Need what the pack must power, or type it below: 60w peak 150w 8h 20-30v";

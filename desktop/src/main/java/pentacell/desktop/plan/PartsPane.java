@@ -93,7 +93,7 @@ final class PartsPane extends VBox {
         return Quantity.COUNT.number(price.amount(), 2) + "\u00a0" + price.currency();
     }
 
-    private void show(Optional<Judged> judged) {
+    private void show(Optional<JudgedPlan> judged) {
         Optional<PartsList.Line> before =
                 Optional.ofNullable(table.getSelectionModel().getSelectedItem());
         table.getItems().setAll(judged.map(now -> now.parts().lines()).orElse(List.of()));
@@ -107,7 +107,7 @@ final class PartsPane extends VBox {
         showSelected(table.getSelectionModel().getSelectedItem());
     }
 
-    private static String meaning(Judged judged) {
+    private static String meaning(JudgedPlan judged) {
         PartsList parts = judged.parts();
         String mass = Quantity.MASS.text(judged.option().kilograms(), 1);
         String without =
@@ -130,7 +130,7 @@ final class PartsPane extends VBox {
                                 .formatted(judged.option().arrangement(), mass));
     }
 
-    private static String beside(Judged judged) {
+    private static String beside(JudgedPlan judged) {
         String prices =
                 judged.perKilowattHour().stream()
                         .map(each -> "%s %s".formatted(money(each.price()), each.of()))
@@ -144,7 +144,7 @@ final class PartsPane extends VBox {
         return (prices.isEmpty() ? "" : "A kWh: " + prices + ". ") + block;
     }
 
-    private static String blockWords(Judged judged, LeadAcid block) {
+    private static String blockWords(JudgedPlan judged, LeadAcid block) {
         String mass =
                 block.kilograms().isPresent()
                         ? " and weighs %s"

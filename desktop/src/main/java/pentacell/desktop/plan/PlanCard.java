@@ -35,7 +35,7 @@ final class PlanCard extends VBox {
         model.judgedProperty().subscribe(judged -> show(model.packProperty().get(), judged));
     }
 
-    private void show(String pack, Optional<Judged> judged) {
+    private void show(String pack, Optional<JudgedPlan> judged) {
         name.setText(pack);
         checks.getChildren().clear();
         if (judged.isEmpty()) {
@@ -43,7 +43,7 @@ final class PlanCard extends VBox {
             verdict.setText("Not planned yet.");
             return;
         }
-        Judged now = judged.get();
+        JudgedPlan now = judged.get();
         id.setText(now.option().arrangement());
         List<Checked> sorted = PackChecks.smallestMarginFirst(now.checks());
         verdict.setText(CheckWords.summary(now.option().arrangement(), sorted));

@@ -23,8 +23,8 @@ final class PlanFigures {
         return row.node();
     }
 
-    void show(Optional<Judged> judged) {
-        Optional<Option> option = judged.map(Judged::option);
+    void show(Optional<JudgedPlan> judged) {
+        Optional<Option> option = judged.map(JudgedPlan::option);
         arrangement.setText(option.map(Option::arrangement).orElse("–"));
         hours.setText(option.map(each -> Quantity.HOURS.number(each.hours())).orElse("–"));
         boolean isDriving = option.filter(each -> each.kilometres().isPresent()).isPresent();

@@ -66,7 +66,7 @@ final class PlanFilesOut {
     }
 
     private interface Form {
-        byte[] of(Judged judged) throws Exception;
+        byte[] of(JudgedPlan judged) throws Exception;
     }
 
     private MenuItem item(String words, String ending, Form form) {
@@ -85,7 +85,7 @@ final class PlanFilesOut {
         return item;
     }
 
-    private byte[] pdf(Judged judged, Paper paper) throws Exception {
+    private byte[] pdf(JudgedPlan judged, Paper paper) throws Exception {
         return PlanPdf.bytes(
                 model.packProperty().get(),
                 judged.option(),

@@ -32,7 +32,7 @@ final class PlanModel {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Proposal>> proposal =
             new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<Judged>> judged =
+    private final ReadOnlyObjectWrapper<Optional<JudgedPlan>> judged =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<String> said = new ReadOnlyObjectWrapper<>("");
     private Optional<Need> logged = Optional.empty();
@@ -59,7 +59,7 @@ final class PlanModel {
         return proposal.getReadOnlyProperty();
     }
 
-    ReadOnlyObjectProperty<Optional<Judged>> judgedProperty() {
+    ReadOnlyObjectProperty<Optional<JudgedPlan>> judgedProperty() {
         return judged.getReadOnlyProperty();
     }
 

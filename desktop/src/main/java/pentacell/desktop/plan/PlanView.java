@@ -130,7 +130,7 @@ final class PlanView {
         show(model.judgedProperty().get());
     }
 
-    private void show(Optional<Judged> judged) {
+    private void show(Optional<JudgedPlan> judged) {
         figures.show(judged);
         Optional<Chosen> chosen = model.planned().flatMap(Planned::chosen);
         Optional<Chosen> lookedAt = judged.map(now -> now.option().asChosen());

@@ -91,14 +91,14 @@ record PlanWorking(
     }
 
     /// The pack in hand, else the best, with everything that is known of it.
-    Judged judged(Proposal now) {
+    JudgedPlan judged(Proposal now) {
         Option option =
                 inHand.flatMap(now::option)
                         .or(() -> now.plan().best())
                         .orElseGet(() -> now.ladder().get(0).option());
         CellSupply supply = now.supply();
         PartsList parts = parts(option, supply);
-        return new Judged(
+        return new JudgedPlan(
                 now,
                 option,
                 PackChecks.of(option, need, supply),
@@ -119,7 +119,7 @@ record PlanWorking(
                                 priced.price().currency()));
     }
 
-    private Judged.Runs runs(Proposal now, Option option) {
+    private JudgedPlan.Runs runs(Proposal now, Option option) {
         CellSupply supply = now.supply();
         boolean hasSpread = supply.spreadAmpHours() > 0;
         Function<Double, Optional<PackRun>> off =
@@ -130,7 +130,7 @@ record PlanWorking(
                                                 option, need, supply, sigmas, BENCH_CELSIUS))
                                 : Optional.empty();
         OptionalDouble coldest = need.coldestCelsius();
-        return new Judged.Runs(
+        return new JudgedPlan.Runs(
                 PackRun.ofMeanCells(option, need, supply),
                 off.apply(-BAND_SIGMAS),
                 off.apply(BAND_SIGMAS),

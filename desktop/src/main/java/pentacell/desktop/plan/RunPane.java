@@ -38,7 +38,7 @@ final class RunPane extends VBox {
         model.judgedProperty().subscribe(this::show);
     }
 
-    private void show(Optional<Judged> judged) {
+    private void show(Optional<JudgedPlan> judged) {
         meaning.setText(
                 judged.map(now -> now.runs().mean().sentence())
                         .orElse("Nothing is planned yet: say under Need what it must power."));
@@ -49,8 +49,8 @@ final class RunPane extends VBox {
                         .orElse((pen, width, height) -> {}));
     }
 
-    private static String others(Judged judged) {
-        Judged.Runs runs = judged.runs();
+    private static String others(JudgedPlan judged) {
+        JudgedPlan.Runs runs = judged.runs();
         List<String> said = new ArrayList<>();
         if (runs.weaker().isPresent() && runs.stronger().isPresent())
             said.add(
@@ -81,10 +81,10 @@ final class RunPane extends VBox {
     }
 
     /// The picture of the runs.
-    private record Plot(Pen pen, Judged judged, double width, double height) {
+    private record Plot(Pen pen, JudgedPlan judged, double width, double height) {
         void paint() {
             double em = pen.em();
-            Judged.Runs runs = judged.runs();
+            JudgedPlan.Runs runs = judged.runs();
             double left = 4.2 * em;
             double right = width - 1.5 * em;
             double top = 1.8 * em;

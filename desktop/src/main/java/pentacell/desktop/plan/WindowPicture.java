@@ -18,15 +18,15 @@ final class WindowPicture {
     private static final double LABELS_EM = 5.2;
     private static final double WORDS_EM = 13;
 
-    private final Optional<Judged> shown;
+    private final Optional<JudgedPlan> shown;
 
-    WindowPicture(Optional<Judged> shown) {
+    WindowPicture(Optional<JudgedPlan> shown) {
         this.shown = shown;
     }
 
     void paint(Pen pen, double width, double height) {
         if (shown.isEmpty()) return;
-        Judged judged = shown.get();
+        JudgedPlan judged = shown.get();
         List<VoltageBar> bars = judged.proposal().bars();
         Window window = judged.proposal().need().window();
         if (bars.isEmpty()) {
@@ -62,7 +62,7 @@ final class WindowPicture {
     }
 
     /// The band between the trips: said thin, measured thick.
-    private static void device(Pen pen, Judged judged, Scale scale, double top, double bottom) {
+    private static void device(Pen pen, JudgedPlan judged, Scale scale, double top, double bottom) {
         Window window = judged.proposal().need().window();
         Window said = judged.proposal().need().said();
         double from =
@@ -107,7 +107,7 @@ final class WindowPicture {
 
     private static void bar(
             Pen pen,
-            Judged judged,
+            JudgedPlan judged,
             VoltageBar bar,
             Scale scale,
             double y,

@@ -8,7 +8,7 @@ import javafx.scene.control.RadioButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import pentacell.core.prove.ChargeEnd;
+import pentacell.core.prove.PackChargeEnd;
 import pentacell.core.prove.ProvedPack;
 import pentacell.core.prove.facts.ChargeRun;
 import pentacell.core.prove.facts.ProofFact;
@@ -32,7 +32,7 @@ final class ChargePane extends VBox {
     private final NumberField endAmps;
     private final RadioButton held = new RadioButton("supply held");
     private final RadioButton tripped = new RadioButton("supply tripped");
-    private final FittedTable<ChargeEnd.Taken> table =
+    private final FittedTable<PackChargeEnd.Taken> table =
             new FittedTable<>(
                     "charge-groups",
                     "Charge without balancing, then read every group, such as: full g3 4.18");
@@ -98,20 +98,20 @@ final class ChargePane extends VBox {
         model.judgedProperty().subscribe(this::show);
     }
 
-    private Optional<ChargeEnd> end() {
+    private Optional<PackChargeEnd> end() {
         return model.judgedProperty().get().flatMap(now -> now.pack().chargeEnd());
     }
 
     private double lowest() {
         return end().stream()
                 .flatMap(end -> end.toTake().stream())
-                .mapToDouble(ChargeEnd.Taken::volts)
+                .mapToDouble(PackChargeEnd.Taken::volts)
                 .min()
                 .orElse(0);
     }
 
-    private String word(ChargeEnd.Taken row) {
-        if (end().isEmpty() || end().get().spreadVolts() <= ChargeEnd.GOOD_VOLTS) return "";
+    private String word(PackChargeEnd.Taken row) {
+        if (end().isEmpty() || end().get().spreadVolts() <= PackChargeEnd.GOOD_VOLTS) return "";
         if (row.group() == end().get().highest()) return "▲ full first";
         return row.group() == end().get().lowest() ? "▲ full last" : "";
     }
@@ -137,7 +137,7 @@ final class ChargePane extends VBox {
     }
 
     private void show(Optional<ProveModel.Judged> judged) {
-        table.getItems().setAll(end().map(ChargeEnd::toTake).orElse(List.of()));
+        table.getItems().setAll(end().map(PackChargeEnd::toTake).orElse(List.of()));
         Optional<ChargeRun> seen = judged.flatMap(now -> now.pack().said().charge());
         fill(new Filled(model.inHand().name(), seen));
         charger.setText(judged.map(now -> charger(now.pack(), seen)).orElse(""));
@@ -161,12 +161,16 @@ final class ChargePane extends VBox {
         held.setSelected(!hasTripped);
     }
 
-    private static String meaning(ChargeEnd end) {
+    private static String meaning(PackChargeEnd end) {
         String apart = Quantity.MILLIVOLTS.text(1000 * end.spreadVolts());
-        if (end.spreadVolts() <= ChargeEnd.GOOD_VOLTS)
+        if (end.spreadVolts() <= PackChargeEnd.GOOD_VOLTS)
             return "Full, the groups stand %s apart: good.".formatted(apart);
         double most =
-                1000 * end.toTake().stream().mapToDouble(ChargeEnd.Taken::ampHours).max().orElse(0);
+                1000
+                        * end.toTake().stream()
+                                .mapToDouble(PackChargeEnd.Taken::ampHours)
+                                .max()
+                                .orElse(0);
         return "Full, the groups stand %s apart: group %d is full first. %s must be taken from it%s."
                 .formatted(
                         apart,

@@ -17,8 +17,8 @@ import pentacell.core.prove.facts.PackLog;
 import pentacell.core.prove.facts.ProofFact;
 import pentacell.desktop.frame.StandInSpeed;
 import pentacell.desktop.kit.Background;
-import pentacell.instruments.bench.PackRun;
-import pentacell.instruments.bench.PackRun.Moment;
+import pentacell.instruments.bench.LoadTestRun;
+import pentacell.instruments.bench.LoadTestRun.Moment;
 import pentacell.instruments.simulated.PackDevice;
 import pentacell.instruments.simulated.SimulatedInstrument;
 import pentacell.instruments.simulated.VirtualPack;
@@ -39,7 +39,7 @@ final class LineRun {
             new ReadOnlyObjectWrapper<>(Status.NOTHING);
     private final List<SimulatedInstrument> standIns = new ArrayList<>();
     private Optional<VirtualPack> virtual = Optional.empty();
-    private Optional<PackRun> running = Optional.empty();
+    private Optional<LoadTestRun> running = Optional.empty();
     private int turn;
 
     /// How it stands.
@@ -69,8 +69,8 @@ final class LineRun {
         if (status.get().isRunning()) return;
         int number = ++turn;
         try {
-            PackRun.Wanted wanted =
-                    new PackRun.Wanted(
+            LoadTestRun.Wanted wanted =
+                    new LoadTestRun.Wanted(
                             board.isEmpty() ? address(PackDevice.Kind.BOARD, pack) : board,
                             !load.isEmpty()
                                     ? load
@@ -85,7 +85,7 @@ final class LineRun {
             model.look(name);
             running =
                     Optional.of(
-                            PackRun.begin(
+                            LoadTestRun.begin(
                                     wanted, new Hears(number, pack.pack().name(), name, endVolts)));
         } catch (IOException failure) {
             end("The stand-ins could not be started: " + failure.getMessage());
@@ -94,7 +94,7 @@ final class LineRun {
 
     /// Lets the load go; what was read stays.
     void stop() {
-        running.ifPresent(PackRun::stop);
+        running.ifPresent(LoadTestRun::stop);
     }
 
     private String address(PackDevice.Kind kind, PackToBuild pack) throws IOException {
@@ -146,7 +146,7 @@ final class LineRun {
         status.set(new Status(false, now.last(), now.ampHours(), how));
     }
 
-    private final class Hears implements PackRun.Listener {
+    private final class Hears implements LoadTestRun.Listener {
         private final int number;
         private final String pack;
         private final String test;

@@ -6,7 +6,7 @@ import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import pentacell.core.build.facts.Assemblies;
-import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.pack.Packs;
 import pentacell.core.prove.facts.Proofs;
 import pentacell.core.service.facts.PacksInUse;
@@ -78,8 +78,8 @@ public final class ProveStation implements Station {
     private static List<String> unproven(WorkshopState state) {
         List<String> waiting = new ArrayList<>();
         for (String name : Packs.of(state).all().keySet()) {
-            Standing standing = Assemblies.of(state).assembly(name).standing();
-            boolean isReady = standing == Standing.TRIAL || standing == Standing.FINAL;
+            PackStanding standing = Assemblies.of(state).assembly(name).standing();
+            boolean isReady = standing == PackStanding.TRIAL || standing == PackStanding.FINAL;
             // one that is in use has long been proved by it
             if (isReady
                     && Proofs.of(state).proof(name).tests().isEmpty()

@@ -31,7 +31,7 @@ final class ProveView {
         quick = new QuickBar(desk, ProveQuick.of(model), "A reading of the pack");
         panes = new StationPanes("prove-station", figures.node(), pack);
         panes.add(ProveStation.LOAD_TEST, () -> new LoadTestPane(model, logs, files))
-                .add(ProveStation.RUN, () -> new RunPane(model, run))
+                .add(ProveStation.RUN, () -> new TestRunPane(model, run))
                 .add(ProveStation.GROUPS, () -> new GroupsPane(model))
                 .add(ProveStation.HEAT, () -> new HeatPane(model))
                 .add(ProveStation.CHARGE, () -> new ChargePane(model))

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.cell.CellId;
 import pentacell.core.journal.Fact;
 import pentacell.core.pack.PackFact;
@@ -68,7 +68,7 @@ final class ServiceModel {
 
     ServiceModel(Desk desk) {
         this.desk = desk;
-        inHand = new PackInHand(desk, standing -> standing == Standing.FINAL);
+        inHand = new PackInHand(desk, standing -> standing == PackStanding.FINAL);
         inHand.nameProperty()
                 .subscribe(name -> {
                     chosenGroup = Optional.empty();

@@ -40,7 +40,7 @@ final class ServiceView {
         panes.add(ServiceStation.NOW, () -> new NowPane(model, logs, files, this::show))
                 .add(ServiceStation.HISTORY, () -> new HistoryPane(model))
                 .add(ServiceStation.SEARCH, () -> new SearchPane(model))
-                .add(ServiceStation.REPAIR, () -> new RepairPane(model))
+                .add(ServiceStation.REPAIR, () -> new CanRepairPane(model))
                 .add(ServiceStation.YEARS, () -> new YearsPane(model, files));
         panes.node().sceneProperty().subscribe(scene -> model.watched(scene != null));
         model.judgedProperty().subscribe(this::figures);

@@ -13,7 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.facts.AssemblyFact;
-import pentacell.core.build.facts.Standing;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.cell.CellFact;
 import pentacell.core.journal.Fact;
 import pentacell.core.pack.PackFact;
@@ -260,7 +260,8 @@ final class YearsPane extends VBox {
         }
         String pack = model.inHand().name();
         List<Fact> facts = new ArrayList<>();
-        facts.add(new AssemblyFact.StandingSaid(pack, Standing.APART, reason.getText().strip()));
+        facts.add(
+                new AssemblyFact.StandingSaid(pack, PackStanding.APART, reason.getText().strip()));
         for (EndOfLife.Cell each : judged.get().end().recycled())
             facts.add(
                     new CellFact.CellDecided(

@@ -4,7 +4,7 @@ import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.Optional;
 import pentacell.core.measure.SampleLog;
-import pentacell.core.test.Planned;
+import pentacell.core.test.TestSlot;
 import pentacell.core.test.facts.Bay;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.kit.Pen;
@@ -35,7 +35,7 @@ final class BayPainter {
             boolean isAside,
             Optional<LiveRun> run,
             Optional<String> last,
-            Optional<Planned> next,
+            Optional<TestSlot> next,
             Optional<LocalDateTime> endsAt,
             double expectedSeconds,
             LocalDateTime now,

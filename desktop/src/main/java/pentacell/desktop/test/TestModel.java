@@ -120,7 +120,7 @@ public final class TestModel {
         desk.work()
                 .lane("plan")
                 .run(
-                        () -> Plans.of(state, at, busy, lost),
+                        () -> TestPlans.of(state, at, busy, lost),
                         plans -> {
                             plansSeen = number;
                             planned(plans);
@@ -149,7 +149,7 @@ public final class TestModel {
                 || link(bay.instrument()).isLost();
     }
 
-    private void planned(Plans plans) {
+    private void planned(TestPlans plans) {
         queue = plans.queue();
         plan = Optional.of(plans.plan());
         planWithMore = Optional.of(plans.withMore());

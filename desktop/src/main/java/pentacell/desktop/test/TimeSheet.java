@@ -13,8 +13,8 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import pentacell.core.test.Planned;
 import pentacell.core.test.TestPlan;
+import pentacell.core.test.TestSlot;
 import pentacell.core.test.facts.Bay;
 import pentacell.core.test.facts.Bench;
 import pentacell.core.unit.Count;
@@ -217,7 +217,7 @@ final class TimeSheet extends VBox {
                 bar(pen, time, 0, until, y, row, run.cell().text(), true);
             }
         }
-        for (Planned each : model.plan().map(TestPlan::planned).orElse(List.of())) {
+        for (TestSlot each : model.plan().map(TestPlan::planned).orElse(List.of())) {
             int index = index(bays, each.bay());
             if (index >= 0)
                 bar(

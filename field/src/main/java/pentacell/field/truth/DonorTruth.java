@@ -19,7 +19,7 @@ public final class DonorTruth {
     private DonorTruth() {}
 
     /// Judges one donor.
-    public static Outcome of(Family family, FieldDonor.Hidden hidden, long seed, int number) {
+    public static TruthOutcome of(Family family, FieldDonor.Hidden hidden, long seed, int number) {
         FieldDonor donor =
                 FieldDonor.of(
                         family, hidden, Drawn.of(seed, family.ordinal(), hidden.ordinal(), number));
@@ -48,7 +48,7 @@ public final class DonorTruth {
                                     told.groups(),
                                     donor.groupVolts()));
         if (isUnsafe(hidden, told.advice())) wrong.add("unsafe: " + Logs.words(told.advice()));
-        return new Outcome(
+        return new TruthOutcome(
                 Logs.name(family) + ", " + Logs.words(hidden),
                 isRight,
                 wrong,
@@ -78,8 +78,8 @@ public final class DonorTruth {
         };
     }
 
-    static List<Outcome> all(long seed, int packs) {
-        List<Outcome> outcomes = new ArrayList<>();
+    static List<TruthOutcome> all(long seed, int packs) {
+        List<TruthOutcome> outcomes = new ArrayList<>();
         for (Family family : Family.values())
             for (FieldDonor.Hidden hidden : FieldDonor.Hidden.values())
                 for (int number = 0; number < 20 * packs; number++)

@@ -5,7 +5,7 @@ import java.util.List;
 /// The judgements that are held against made-up packs.
 public enum Judgement {
     DONOR("Harvest: readings of a donor's groups", DonorTruth::all),
-    CELL("Test: the log of a single cell", CellTruth::all),
+    CELL("Test: the log of a single cell", CellLogTruth::all),
     PLUG("Build: balance leads", PlugTruth::all),
     SIGN("The sign of a current: charge drawn", SignTruth::all),
     LOAD_TEST("Prove: load tests", LoadTestTruth::all),
@@ -13,7 +13,7 @@ public enum Judgement {
 
     /// Judges packs of all kinds.
     private interface Trial {
-        List<Outcome> outcomes(long seed, int packs);
+        List<TruthOutcome> outcomes(long seed, int packs);
     }
 
     private final String title;

@@ -35,7 +35,7 @@ public final class LoadTestTruth {
     /// The error of the resistance of one sound pack, as a part.
     ///
     /// @param hasFast whether its cells have a part that follows a step within 30 s
-    public static Outcome resistance(
+    public static TruthOutcome resistance(
             Family family, PackLoad load, double seconds, boolean hasFast, long seed, int number) {
         Random random =
                 Drawn.of(
@@ -57,7 +57,7 @@ public final class LoadTestTruth {
         double truth = 0;
         for (int g = 0; g < SERIES; g++) truth += 1000 * pack.ohms(g);
         double told = test.packMilliohms().orElse(Double.NaN);
-        return new Outcome(
+        return new TruthOutcome(
                 "%s, resistance from %s every %s s%s"
                         .formatted(
                                 Logs.name(family),
@@ -71,7 +71,7 @@ public final class LoadTestTruth {
     }
 
     /// Why the groups of one pack fall short, and what is missing in the one that does.
-    public static Outcome cause(
+    public static TruthOutcome cause(
             Family family, Hidden hidden, double seconds, long seed, int number) {
         Random random =
                 Drawn.of(seed, 7, family.ordinal(), hidden.ordinal(), Math.round(seconds), number);
@@ -105,7 +105,7 @@ public final class LoadTestTruth {
             else if (told.cause() != LoadTest.Cause.OK && !(g != bad && isShort(pack, g)))
                 wrong.add(Logs.words(told.cause()) + (g == bad ? "" : " of another group"));
         }
-        return new Outcome(
+        return new TruthOutcome(
                 Logs.name(family) + ", " + Logs.words(hidden),
                 isRight,
                 wrong,
@@ -134,8 +134,8 @@ public final class LoadTestTruth {
         return family == Family.NMC ? 3.0 : 2.5;
     }
 
-    static List<Outcome> all(long seed, int packs) {
-        List<Outcome> outcomes = new ArrayList<>();
+    static List<TruthOutcome> all(long seed, int packs) {
+        List<TruthOutcome> outcomes = new ArrayList<>();
         for (Family family : Family.values()) {
             for (Hidden hidden : Hidden.values())
                 for (double seconds : new double[] {1, 10, 30})

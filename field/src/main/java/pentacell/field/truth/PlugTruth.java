@@ -18,7 +18,7 @@ public final class PlugTruth {
 
     /// Judges one plug. It is right when every lead or group that is about is named, with its kind,
     /// and no other; nothing that is not right may be called safe.
-    public static Outcome of(Family family, FieldPlug.Hidden hidden, long seed, int number) {
+    public static TruthOutcome of(Family family, FieldPlug.Hidden hidden, long seed, int number) {
         FieldPlug plug =
                 FieldPlug.of(
                         family, hidden, Drawn.of(seed, family.ordinal(), hidden.ordinal(), number));
@@ -47,7 +47,7 @@ public final class PlugTruth {
         boolean isSafe = hidden == FieldPlug.Hidden.RIGHT;
         if (told.isSafeToPlugIn() && !isSafe) wrong.add("unsafe: it may be plugged in");
         if (!told.isSafeToPlugIn() && isSafe) wrong.add("it may not be plugged in");
-        return new Outcome(
+        return new TruthOutcome(
                 Logs.name(family) + ", " + Logs.words(hidden),
                 isRight,
                 wrong,
@@ -67,8 +67,8 @@ public final class PlugTruth {
         };
     }
 
-    static List<Outcome> all(long seed, int packs) {
-        List<Outcome> outcomes = new ArrayList<>();
+    static List<TruthOutcome> all(long seed, int packs) {
+        List<TruthOutcome> outcomes = new ArrayList<>();
         for (Family family : Family.values())
             for (FieldPlug.Hidden hidden : FieldPlug.Hidden.values())
                 for (int number = 0; number < 50 * packs; number++)

@@ -90,7 +90,7 @@ public final class ServiceTruth {
     /// Judges one pack.
     ///
     /// @param number counts packs of the same kind
-    public static Outcome of(Family family, Hidden hidden, Kind kind, long seed, int number) {
+    public static TruthOutcome of(Family family, Hidden hidden, Kind kind, long seed, int number) {
         Random random =
                 Drawn.of(
                         seed,
@@ -177,7 +177,7 @@ public final class ServiceTruth {
         return new Secret(bad, Trouble.SELF_DISCHARGE, 1000 * amps, 1000 * amps);
     }
 
-    private static Outcome outcome(
+    private static TruthOutcome outcome(
             String kind, Watch watch, List<Secret> secrets, int parallel, String pack) {
         TreeSet<String> wrong = new TreeSet<>();
         List<Secret> found = new ArrayList<>();
@@ -205,7 +205,7 @@ public final class ServiceTruth {
                     && watch.outOfBalance().stream()
                             .anyMatch(off -> off.group() == each.group() && off.orMisread()))
                 found.add(each);
-        return new Outcome(
+        return new TruthOutcome(
                 kind,
                 secrets.isEmpty() ? wrong.isEmpty() : found.containsAll(secrets),
                 List.copyOf(wrong),
@@ -236,8 +236,8 @@ public final class ServiceTruth {
     /// Judges packs of all kinds.
     ///
     /// @param packs of each kind
-    static List<Outcome> all(long seed, int packs) {
-        List<Supplier<Outcome>> cases = new ArrayList<>();
+    static List<TruthOutcome> all(long seed, int packs) {
+        List<Supplier<TruthOutcome>> cases = new ArrayList<>();
         for (Family family : Family.values())
             for (Hidden hidden : Hidden.values())
                 for (Kind kind : Kind.ALL)

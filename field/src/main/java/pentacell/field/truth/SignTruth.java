@@ -38,7 +38,7 @@ public final class SignTruth {
     }
 
     /// Judges one log.
-    public static Outcome of(
+    public static TruthOutcome of(
             Family family, Use use, double seconds, Convention convention, long seed, int number) {
         Random random =
                 Drawn.of(
@@ -56,7 +56,7 @@ public final class SignTruth {
         double part = convention == Convention.WITHOUT_SIGN ? UNSIGNED_PART : SIGNED_PART;
         // a log that shows no discharge says nothing of one
         boolean isRight = known == 0 || Math.abs(told - known) <= part * known;
-        return new Outcome(
+        return new TruthOutcome(
                 Logs.name(family) + ", " + Logs.words(convention),
                 isRight,
                 isRight ? List.of() : List.of("%.2f of %.2f Ah".formatted(told, known)),
@@ -72,8 +72,8 @@ public final class SignTruth {
         return drawn;
     }
 
-    static List<Outcome> all(long seed, int packs) {
-        List<Outcome> outcomes = new ArrayList<>();
+    static List<TruthOutcome> all(long seed, int packs) {
+        List<TruthOutcome> outcomes = new ArrayList<>();
         for (Family family : Family.values())
             for (Convention convention : Convention.values())
                 for (Use use : Use.values())

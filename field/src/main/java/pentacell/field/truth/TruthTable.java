@@ -20,7 +20,7 @@ public record TruthTable(List<Row> rows) {
     }
 
     /// All packs of a kind.
-    public record Row(String kind, List<Outcome> outcomes) {
+    public record Row(String kind, List<TruthOutcome> outcomes) {
         public Row {
             outcomes = List.copyOf(outcomes);
         }
@@ -32,7 +32,7 @@ public record TruthTable(List<Row> rows) {
 
         /// How many of them were judged rightly.
         public long right() {
-            return outcomes.stream().filter(Outcome::isRight).count();
+            return outcomes.stream().filter(TruthOutcome::isRight).count();
         }
 
         /// Of how many something was said that is not so.
@@ -58,12 +58,14 @@ public record TruthTable(List<Row> rows) {
     }
 
     /// Counts outcomes.
-    public static TruthTable of(List<Outcome> outcomes) {
-        Map<String, List<Outcome>> kinds =
+    public static TruthTable of(List<TruthOutcome> outcomes) {
+        Map<String, List<TruthOutcome>> kinds =
                 outcomes.stream()
                         .collect(
                                 Collectors.groupingBy(
-                                        Outcome::kind, LinkedHashMap::new, Collectors.toList()));
+                                        TruthOutcome::kind,
+                                        LinkedHashMap::new,
+                                        Collectors.toList()));
         List<Row> rows = new ArrayList<>();
         kinds.forEach((kind, each) -> rows.add(new Row(kind, each)));
         return new TruthTable(rows);
@@ -87,19 +89,19 @@ public record TruthTable(List<Row> rows) {
                                     row.wrong(),
                                     percent(row.meanError(), "%.1f %%"),
                                     percent(row.widestError(), "%+.1f %%")));
-        List<Outcome> odd =
+        List<TruthOutcome> odd =
                 rows.stream()
                         .flatMap(row -> row.outcomes().stream())
                         .filter(each -> !each.isRight() || !each.wrong().isEmpty())
                         .toList();
         text.append('\n');
-        for (Outcome each : odd.subList(0, Math.min(LISTED, odd.size())))
+        for (TruthOutcome each : odd.subList(0, Math.min(LISTED, odd.size())))
             text.append("- %s, %s: %s%n".formatted(each.kind(), each.pack(), said(each)));
         if (odd.size() > LISTED) text.append("- and %d more%n".formatted(odd.size() - LISTED));
         return text.toString();
     }
 
-    private static String said(Outcome each) {
+    private static String said(TruthOutcome each) {
         String wrong = String.join(", ", each.wrong());
         if (each.isRight()) return "right, but also said " + wrong;
         return wrong.isEmpty() ? "not found" : "not found, said " + wrong;

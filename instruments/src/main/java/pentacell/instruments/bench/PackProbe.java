@@ -2,7 +2,7 @@ package pentacell.instruments.bench;
 
 import java.io.IOException;
 import java.util.Optional;
-import pentacell.instruments.bench.PackRun.Moment;
+import pentacell.instruments.bench.LoadTestRun.Moment;
 import pentacell.instruments.protocol.Ask;
 import pentacell.instruments.protocol.Tell;
 

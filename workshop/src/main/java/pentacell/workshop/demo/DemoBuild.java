@@ -9,8 +9,8 @@ import pentacell.core.build.facts.AssemblyFact;
 import pentacell.core.build.facts.Grid;
 import pentacell.core.build.facts.Joining;
 import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.build.facts.Spot;
-import pentacell.core.build.facts.Standing;
 import pentacell.core.build.facts.TakeOff;
 import pentacell.core.build.facts.TapReading;
 
@@ -52,7 +52,7 @@ final class DemoBuild {
                 List.of(
                         new AssemblyFact.StandingSaid(
                                 pack,
-                                Standing.TRIAL,
+                                PackStanding.TRIAL,
                                 "rack in the lamp room, one night of the heaters")));
         read(journal, pack, EVENING);
         journal.pass(Duration.ofHours(9));

@@ -16,8 +16,8 @@ import pentacell.core.build.facts.AssemblyFact;
 import pentacell.core.build.facts.Grid;
 import pentacell.core.build.facts.Joining;
 import pentacell.core.build.facts.Layout;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.build.facts.Spot;
-import pentacell.core.build.facts.Standing;
 import pentacell.core.build.facts.TakeOff;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
@@ -89,7 +89,7 @@ final class DemoService {
                         new AssemblyFact.LayoutChosen(pack, layout()),
                         new AssemblyFact.JoiningChosen(pack, Joining.SOLDER),
                         new AssemblyFact.StandingSaid(
-                                pack, Standing.FINAL, "in use since March 2024")));
+                                pack, PackStanding.FINAL, "in use since March 2024")));
         for (Week each : WEEKS)
             journal.logSteadily(
                     "History of " + pack,

@@ -4,7 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import pentacell.core.harvest.GroupReading;
+import pentacell.core.harvest.TableReading;
 import pentacell.workshop.exchange.CellTable.Problem;
 
 /// Reads the voltages of a pack's groups: `group,voltage_v` (or `voltage_mv`), groups from 1, in
@@ -12,7 +12,7 @@ import pentacell.workshop.exchange.CellTable.Problem;
 ///
 /// @param readings the good lines in file order
 /// @param problems what is wrong with the file
-public record ReadingsCsv(List<GroupReading> readings, List<Problem> problems) {
+public record ReadingsCsv(List<TableReading> readings, List<Problem> problems) {
     public ReadingsCsv {
         readings = List.copyOf(readings);
         problems = List.copyOf(problems);
@@ -20,11 +20,11 @@ public record ReadingsCsv(List<GroupReading> readings, List<Problem> problems) {
 
     /// Reads a file.
     public static ReadingsCsv read(Path file) {
-        NamedTable.Read<GroupReading> read = NamedTable.read(file, ReadingsCsv::line);
+        NamedTable.Read<TableReading> read = NamedTable.read(file, ReadingsCsv::line);
         return new ReadingsCsv(read.values(), read.problems());
     }
 
-    private static GroupReading line(NamedTable.Line line) throws NamedTable.BadLine {
+    private static TableReading line(NamedTable.Line line) throws NamedTable.BadLine {
         String group = line.required("a group number from 1", "group", "group_no", "no", "g");
         if (!group.matches("[1-9]\\d{0,2}"))
             throw new NamedTable.BadLine(
@@ -38,7 +38,7 @@ public record ReadingsCsv(List<GroupReading> readings, List<Problem> problems) {
         if (volts.isEmpty())
             throw new NamedTable.BadLine(
                     "column \"voltage_v\" is empty or missing, expected a voltage in V");
-        return new GroupReading(
+        return new TableReading(
                 Integer.parseInt(group),
                 volts.getAsDouble() * (millivolts.isPresent() ? 0.001 : 1));
     }

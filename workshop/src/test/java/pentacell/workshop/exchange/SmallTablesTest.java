@@ -16,8 +16,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.harvest.GroupReading;
 import pentacell.core.harvest.HarvestYield;
+import pentacell.core.harvest.TableReading;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.stock.JudgedStock;
 import pentacell.workshop.demo.TarnHollow;
@@ -41,7 +41,7 @@ final class SmallTablesTest {
         assertEquals(
                 "1 3.9, 2 3.4",
                 read.readings().stream()
-                        .sorted(java.util.Comparator.comparingInt(GroupReading::group))
+                        .sorted(java.util.Comparator.comparingInt(TableReading::group))
                         .map(each -> each.group() + " " + each.volts())
                         .collect(Collectors.joining(", ")));
     }

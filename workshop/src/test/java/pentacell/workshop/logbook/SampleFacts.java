@@ -16,9 +16,9 @@ import pentacell.core.build.facts.Grid;
 import pentacell.core.build.facts.Joining;
 import pentacell.core.build.facts.Layout;
 import pentacell.core.build.facts.MeterPoint;
+import pentacell.core.build.facts.PackStanding;
 import pentacell.core.build.facts.Plugs;
 import pentacell.core.build.facts.Spot;
-import pentacell.core.build.facts.Standing;
 import pentacell.core.build.facts.TakeOff;
 import pentacell.core.build.facts.TapReading;
 import pentacell.core.cell.Blemish;
@@ -279,7 +279,7 @@ final class SampleFacts {
                         AssemblyFact.Tick.DONE,
                         "22 J",
                         Optional.of("weld.jpg")),
-                new AssemblyFact.StandingSaid("Gate lamp", Standing.TRIAL, "a week of nights"),
+                new AssemblyFact.StandingSaid("Gate lamp", PackStanding.TRIAL, "a week of nights"),
                 new ProofFact.LoadTested(
                         "Gate lamp",
                         "first",

@@ -39,7 +39,7 @@ public record Assembly(
         SortedMap<Integer, OptionalDouble> taps,
         List<GroupReading> readings,
         Map<MeterPoint, Double> whole,
-        Standing standing,
+        PackStanding standing,
         String standingReason,
         Optional<Instant> standingSince) {
     public Assembly {
@@ -63,7 +63,7 @@ public record Assembly(
                 new TreeMap<>(),
                 List.of(),
                 Map.of(),
-                Standing.BUILDING,
+                PackStanding.BUILDING,
                 "",
                 Optional.empty());
     }
@@ -116,7 +116,7 @@ public record Assembly(
         private final SortedMap<Integer, OptionalDouble> taps = new TreeMap<>(Assembly.this.taps);
         private final List<GroupReading> readings = new ArrayList<>(Assembly.this.readings);
         private final Map<MeterPoint, Double> whole = new EnumMap<>(MeterPoint.class);
-        private Standing standing = Assembly.this.standing;
+        private PackStanding standing = Assembly.this.standing;
         private String standingReason = Assembly.this.standingReason;
         private Optional<Instant> standingSince = Assembly.this.standingSince;
 

@@ -60,7 +60,8 @@ public sealed interface AssemblyFact extends Fact {
             implements AssemblyFact {}
 
     /// The pack went on trial, is final, or was taken apart.
-    record StandingSaid(String pack, Standing standing, String reason) implements AssemblyFact {}
+    record StandingSaid(String pack, PackStanding standing, String reason)
+            implements AssemblyFact {}
 
     /// Where a cell was put.
     enum Put {

@@ -15,7 +15,7 @@ import pentacell.core.plan.PartsList;
 /// @param perKilowattHour what a kWh of it costs beside others
 /// @param fit how it lies in the box
 /// @param runs how it runs its loads
-record Judged(
+record JudgedPlan(
         Proposal proposal,
         Option option,
         List<Checked> checks,
@@ -23,7 +23,7 @@ record Judged(
         List<PartsList.PerKilowattHour> perKilowattHour,
         Optional<BoxFit> fit,
         Runs runs) {
-    Judged {
+    JudgedPlan {
         checks = List.copyOf(checks);
         perKilowattHour = List.copyOf(perKilowattHour);
     }

@@ -4,8 +4,8 @@ package pentacell.core.harvest;
 ///
 /// @param group counted from 1 at the pack's negative
 /// @param volts what it read, in V
-public record GroupReading(int group, double volts) {
-    public GroupReading {
+public record TableReading(int group, double volts) {
+    public TableReading {
         if (group < 1 || group > 200)
             throw new IllegalArgumentException("groups count from 1 to 200, was " + group);
         if (!(Math.abs(volts) <= 1000))

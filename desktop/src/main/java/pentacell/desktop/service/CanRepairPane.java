@@ -22,7 +22,7 @@ import pentacell.desktop.kit.Scrolled;
 import pentacell.desktop.kit.Wrapping;
 
 /// What is done with the cans that were found, and the record of what was.
-final class RepairPane extends VBox {
+final class CanRepairPane extends VBox {
     private static final String NEAR = Quantity.MILLIVOLTS.text(1000 * JoinCheck.GOOD_VOLTS);
 
     private final ServiceModel model;
@@ -31,7 +31,7 @@ final class RepairPane extends VBox {
     private final FittedTable<PackInUse.Change> changes =
             new FittedTable<>("repair-record", "Nothing was mended yet.");
 
-    RepairPane(ServiceModel model) {
+    CanRepairPane(ServiceModel model) {
         this.model = model;
         setId("repair-pane");
         getStyleClass().add("plan-pane");

@@ -15,7 +15,7 @@ import pentacell.core.unit.Middle;
 /// @param lowest group, from 0
 /// @param toTake charge to be taken from each group that was read, in Ah, in their order
 /// @param balancingHours until the board's balancer has done that, when its current is known
-public record ChargeEnd(
+public record PackChargeEnd(
         double spreadVolts,
         int highest,
         int lowest,
@@ -27,7 +27,7 @@ public record ChargeEnd(
     /// Beyond this groups are balanced before use, in V (common practice).
     public static final double MOST_VOLTS = 0.05;
 
-    public ChargeEnd {
+    public PackChargeEnd {
         toTake = List.copyOf(toTake);
     }
 
@@ -42,7 +42,7 @@ public record ChargeEnd(
     /// @param ampHours capacity of a group, in Ah
     /// @param balanceMilliamps of the board
     /// @throws IllegalArgumentException when fewer than two were read
-    public static ChargeEnd of(
+    public static PackChargeEnd of(
             SortedMap<Integer, Double> full,
             double ampHours,
             Chemistry chemistry,
@@ -65,7 +65,7 @@ public record ChargeEnd(
                                         ampHours * (share(curve, each.getValue()) - least)))
                         .toList();
         double most = taken.stream().mapToDouble(Taken::ampHours).max().orElse(0);
-        return new ChargeEnd(
+        return new PackChargeEnd(
                 at(full, highest) - at(full, lowest),
                 highest,
                 lowest,

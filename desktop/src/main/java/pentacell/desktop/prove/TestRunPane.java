@@ -19,11 +19,11 @@ import pentacell.desktop.kit.NumberField.NotUnderstood;
 import pentacell.desktop.kit.OnlyWhenSaid;
 import pentacell.desktop.kit.PlainButton;
 import pentacell.desktop.kit.Wrapping;
-import pentacell.instruments.bench.PackRun.Moment;
+import pentacell.instruments.bench.LoadTestRun.Moment;
 
 /// A load test over the line: where board and load are, what is drawn, and what the groups read
 /// while it runs.
-final class RunPane extends VBox {
+final class TestRunPane extends VBox {
     private static final String BOARD = "pack-board-address";
     private static final String LOAD = "pack-load-address";
 
@@ -44,7 +44,7 @@ final class RunPane extends VBox {
     /// A group as it reads now.
     private record Row(int group, double volts, double aboveLowest) {}
 
-    RunPane(ProveModel model, LineRun run) {
+    TestRunPane(ProveModel model, LineRun run) {
         this.model = model;
         this.run = run;
         setId("run-pane");
@@ -154,7 +154,7 @@ final class RunPane extends VBox {
                 !model.desk().ledger().state().standInsCount() && board.getText().isBlank()
                         ? "Without a board address this runs on stand-ins. That is practice and proves nothing."
                         : "");
-        groups.getItems().setAll(status.last().map(RunPane::rows).orElse(List.of()));
+        groups.getItems().setAll(status.last().map(TestRunPane::rows).orElse(List.of()));
         meaning.setText(meaning(pack, status));
     }
 

@@ -1,7 +1,7 @@
 package pentacell.core.build.facts;
 
 /// How far a pack is.
-public enum Standing {
+public enum PackStanding {
     BUILDING("in the making"),
     /// In a rack or clamp kit, on the real load; cells can still go back.
     TRIAL("on trial"),
@@ -10,7 +10,7 @@ public enum Standing {
 
     private final String words;
 
-    Standing(String words) {
+    PackStanding(String words) {
         this.words = words;
     }
 

@@ -12,13 +12,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
-import pentacell.instruments.bench.PackRun.Moment;
+import pentacell.instruments.bench.LoadTestRun.Moment;
 import pentacell.instruments.simulated.PackDevice;
 import pentacell.instruments.simulated.SimulatedInstrument;
 import pentacell.instruments.simulated.VirtualPack;
 
 /// A whole pack loaded over the line, against what it is in truth.
-final class PackRunTest {
+final class LoadTestRunTest {
     private static final double OHMS = 0.01;
     private static final double SPEED = 3000;
 
@@ -38,7 +38,7 @@ final class PackRunTest {
     }
 
     /// Hears a run out.
-    private static final class Heard implements PackRun.Listener {
+    private static final class Heard implements LoadTestRun.Listener {
         private final List<Moment> moments = new ArrayList<>();
         private volatile boolean isAllSimulated = true;
         private final CompletableFuture<Boolean> drawn = new CompletableFuture<>();
@@ -67,7 +67,8 @@ final class PackRunTest {
         try (SimulatedInstrument board = start(PackDevice.Kind.BOARD, pack);
                 SimulatedInstrument load = start(PackDevice.Kind.LOAD, pack)) {
             Heard heard = new Heard();
-            PackRun.begin(new PackRun.Wanted(address(board), address(load), 2, 3.2, 2), heard);
+            LoadTestRun.begin(
+                    new LoadTestRun.Wanted(address(board), address(load), 2, 3.2, 2), heard);
             assertTrue(heard.end().startsWith("A group reached its end"), heard.end());
             assertTrue(heard.isAllSimulated, "board and load say that they are stand-ins");
             double given = 0;
@@ -92,8 +93,9 @@ final class PackRunTest {
         VirtualPack pack = pack(200, 200);
         try (SimulatedInstrument both = start(PackDevice.Kind.BOTH, pack)) {
             Heard heard = new Heard();
-            PackRun run =
-                    PackRun.begin(new PackRun.Wanted(address(both), address(both), 5, 3, 2), heard);
+            LoadTestRun run =
+                    LoadTestRun.begin(
+                            new LoadTestRun.Wanted(address(both), address(both), 5, 3, 2), heard);
             assertTrue(heard.drawn.get(60, TimeUnit.SECONDS), "the load draws");
             run.stop();
             assertTrue(heard.end().startsWith("The test was stopped"), heard.end());
@@ -111,7 +113,8 @@ final class PackRunTest {
         try (SimulatedInstrument board = start(PackDevice.Kind.BOARD, pack)) {
             Heard heard = new Heard();
             // a board is no load
-            PackRun.begin(new PackRun.Wanted(address(board), address(board), 2, 3, series), heard);
+            LoadTestRun.begin(
+                    new LoadTestRun.Wanted(address(board), address(board), 2, 3, series), heard);
             assertTrue(heard.end().contains(words), heard.end());
         }
     }
@@ -120,7 +123,7 @@ final class PackRunTest {
     @CsvSource({"nowhere, is no address", "127.0.0.1:1, broke off"})
     void whereNobodyAnswersIsSaid(String address, String words) throws Exception {
         Heard heard = new Heard();
-        PackRun.begin(new PackRun.Wanted(address, address, 2, 3, 2), heard);
+        LoadTestRun.begin(new LoadTestRun.Wanted(address, address, 2, 3, 2), heard);
         assertTrue(heard.end().contains(words), heard.end());
     }
 }

@@ -23,7 +23,7 @@ import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.intake.QuickToken.Kind;
 
-final class QuickLineTest {
+final class CellLineTest {
     private static final CellModel MODEL =
             new CellModel(
                     "Halvorn HX26",
@@ -78,13 +78,13 @@ final class QuickLineTest {
                 "-3.61                     | HB03-06 | -3.61 V"
             })
     void aLineIsReadAsWrittenOnTheCan(String text, String cell, String readings) {
-        QuickLine line = QuickLine.read(text, BENCH);
+        CellLine line = CellLine.read(text, BENCH);
         assertTrue(line.isComplete(), () -> line.tokens().toString());
         assertEquals(new CellId(cell), line.cell().orElseThrow());
         assertEquals(
                 readings,
                 line.readings().stream()
-                        .map(QuickLineTest::written)
+                        .map(CellLineTest::written)
                         .collect(Collectors.joining(" ")));
     }
 
@@ -103,7 +103,7 @@ final class QuickLineTest {
                 "HB03-07 NaN         | is not a number"
             })
     void whatIsNotUnderstoodSaysWhyAndIsNotLogged(String text, String why) {
-        QuickLine line = QuickLine.read(text, BENCH);
+        CellLine line = CellLine.read(text, BENCH);
         assertFalse(line.isComplete());
         assertTrue(reasons(line).contains(why), () -> reasons(line));
     }
@@ -123,14 +123,14 @@ final class QuickLineTest {
                 "HB03-06 1800         | right cell?"
             })
     void oddValuesAreMarkedButCanBeLogged(String text, String why) {
-        QuickLine line = QuickLine.read(text, BENCH);
+        CellLine line = CellLine.read(text, BENCH);
         assertTrue(line.isComplete());
         assertTrue(reasons(line).contains(why), () -> reasons(line));
     }
 
     @Test
     void aNoteFollowsAQuotationMark() {
-        QuickLine line = QuickLine.read("HB03-07 3.6 \"sleeve torn 3 mm", BENCH);
+        CellLine line = CellLine.read("HB03-07 3.6 \"sleeve torn 3 mm", BENCH);
         assertEquals(
                 List.of(Kind.CELL, Kind.VOLTAGE, Kind.NOTE),
                 line.tokens().stream().map(QuickToken::kind).toList());
@@ -149,7 +149,7 @@ final class QuickLineTest {
             for (int j = 0; j < length; j++)
                 typed.append(alphabet.charAt(random.nextInt(alphabet.length())));
             String text = typed.toString();
-            QuickLine line = QuickLine.read(text, BENCH);
+            CellLine line = CellLine.read(text, BENCH);
             for (QuickToken token : line.tokens()) {
                 assertTrue(
                         text.replace('"', ' ').contains(token.text()), () -> token + " of " + text);
@@ -182,15 +182,15 @@ final class QuickLineTest {
     void aBareNumberIsTakenByItsSizeAndAUnitOverrulesIt(String text, Kind kind) {
         assertEquals(
                 List.of(kind),
-                QuickLine.read(text, BENCH).tokens().stream().map(QuickToken::kind).toList());
+                CellLine.read(text, BENCH).tokens().stream().map(QuickToken::kind).toList());
     }
 
     @Test
     void anEmptyLineIsNotComplete() {
-        assertFalse(QuickLine.read("  ", BENCH).isComplete());
+        assertFalse(CellLine.read("  ", BENCH).isComplete());
     }
 
-    private static String reasons(QuickLine line) {
+    private static String reasons(CellLine line) {
         return line.tokens().stream()
                 .flatMap(token -> token.oddity().stream())
                 .map(reason -> reason.sentence())

@@ -12,7 +12,7 @@ import pentacell.core.build.facts.Layout;
 /// @param leastBridges fewest touching pairs between a group and the next
 /// @param remarks what a builder must see
 /// @param currents what flows; empty when a group or the string does not hang together
-public record Arrangement(
+public record JudgedLayout(
         Layout layout,
         String words,
         double lengthMillimetres,
@@ -20,7 +20,7 @@ public record Arrangement(
         int leastBridges,
         List<LayoutRemark> remarks,
         Optional<PackCurrents> currents) {
-    public Arrangement {
+    public JudgedLayout {
         remarks = List.copyOf(remarks);
     }
 
@@ -35,14 +35,14 @@ public record Arrangement(
     }
 
     /// Judges a layout.
-    public static Arrangement of(Layout layout, String words, LayoutWish wish, Electric electric) {
+    public static JudgedLayout of(Layout layout, String words, LayoutWish wish, Electric electric) {
         List<LayoutRemark> remarks = LayoutCheck.of(layout, wish);
         boolean hangsTogether =
                 remarks.stream()
                         .noneMatch(each ->
                                 each.kind() == LayoutRemark.Kind.BROKEN
                                         && !each.groups().isEmpty());
-        return new Arrangement(
+        return new JudgedLayout(
                 layout,
                 words,
                 LayoutCheck.length(layout, wish),

@@ -38,7 +38,7 @@ import pentacell.core.unit.Quantity;
 /// @param tokens the pieces in the order typed
 /// @param cell the cell it is about: named in the line, else the one in hand
 /// @param meter how a resistance was read that does not say it
-public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, ResistanceMethod meter) {
+public record CellLine(List<QuickToken> tokens, Optional<CellId> cell, ResistanceMethod meter) {
     static final double VOLTAGE_BELOW = 6;
     static final double RESISTANCE_BELOW = 400;
 
@@ -49,12 +49,12 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
 
     private static final Pattern CANS = Pattern.compile("[x×](\\d{1,6})", Pattern.CASE_INSENSITIVE);
 
-    public QuickLine {
+    public CellLine {
         tokens = List.copyOf(tokens);
     }
 
     /// Reads a line; never fails, what is not understood becomes a token that says why.
-    public static QuickLine read(String text, BenchContext bench) {
+    public static CellLine read(String text, BenchContext bench) {
         List<QuickToken> raw = tokens(text, bench);
         Optional<CellId> named =
                 raw.stream()
@@ -83,7 +83,7 @@ public record QuickLine(List<QuickToken> tokens, Optional<CellId> cell, Resistan
                                         Rule.READ_TWICE, Double.NaN, Double.NaN, wordFor(token))));
             else checked.add(oddity(token, cell, bench, cans).map(token::odd).orElse(token));
         }
-        return new QuickLine(checked, cell, bench.schools().meter());
+        return new CellLine(checked, cell, bench.schools().meter());
     }
 
     private static String wordFor(QuickToken token) {

@@ -10,9 +10,9 @@ import java.util.OptionalDouble;
 /// @param wrong what it said that is not so
 /// @param error of the figure it gave, as a part of the true one; empty when it gave none
 /// @param pack which one it was, to be made again from the same seed
-public record Outcome(
+public record TruthOutcome(
         String kind, boolean isRight, List<String> wrong, OptionalDouble error, String pack) {
-    public Outcome {
+    public TruthOutcome {
         wrong = List.copyOf(wrong);
     }
 }

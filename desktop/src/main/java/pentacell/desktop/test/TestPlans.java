@@ -11,11 +11,11 @@ import pentacell.core.test.TestQueue;
 import pentacell.instruments.simulated.StandIn;
 
 /// The queue and the plans for it.
-record Plans(TestQueue queue, TestPlan plan, TestPlan withMore) {
-    static Plans of(
+record TestPlans(TestQueue queue, TestPlan plan, TestPlan withMore) {
+    static TestPlans of(
             WorkshopState state, Instant now, Map<String, LocalDateTime> busy, Set<String> lost) {
         TestQueue queue = TestQueue.of(state);
-        return new Plans(
+        return new TestPlans(
                 queue,
                 queue.plan(TestModel.local(now), busy, lost, List.of()),
                 queue.plan(TestModel.local(now), busy, lost, StandIn.FOUR_SLOT.bays("one more")));

@@ -17,7 +17,7 @@ import pentacell.core.state.WorkshopState;
 
 /// The one thing that is selected, whatever it is: the card shows it, every station follows it. It
 /// is named by a value that stays the same while the thing changes, such as a cell's id.
-public final class Selection {
+public final class CurrentSelection {
     private final Supplier<WorkshopState> state;
     private final ReadOnlyObjectWrapper<Optional<Object>> thing =
             new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -35,7 +35,7 @@ public final class Selection {
     /// A matched pack as something to select.
     public record OfPack(String name) {}
 
-    Selection(Supplier<WorkshopState> state) {
+    CurrentSelection(Supplier<WorkshopState> state) {
         this.state = state;
     }
 

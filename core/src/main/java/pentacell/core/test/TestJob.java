@@ -8,8 +8,8 @@ import pentacell.core.cell.CellId;
 ///
 /// @param cell the cell
 /// @param duration expected time by the name of each bay that can do it; empty when none can
-public record Job(CellId cell, Map<String, Duration> duration) {
-    public Job {
+public record TestJob(CellId cell, Map<String, Duration> duration) {
+    public TestJob {
         duration = Map.copyOf(duration);
         for (Duration each : duration.values())
             if (each.isNegative() || each.isZero())

@@ -8,4 +8,4 @@ import pentacell.core.cell.CellId;
 /// @param bay name of the bay
 /// @param loadAt when the cell is put in; somebody is there then
 /// @param doneAt when the instrument is expected to be done
-public record Planned(CellId cell, String bay, LocalDateTime loadAt, LocalDateTime doneAt) {}
+public record TestSlot(CellId cell, String bay, LocalDateTime loadAt, LocalDateTime doneAt) {}

@@ -16,8 +16,8 @@ import pentacell.instruments.protocol.Wire;
 ///
 /// The load is let go whatever happens: at the end, when it is stopped, when a line is cut; and a
 /// load that hears nothing for ten seconds lets go by itself.
-public final class PackRun implements AutoCloseable {
-    private static final Logger LOG = LoggerFactory.getLogger(PackRun.class);
+public final class LoadTestRun implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(LoadTestRun.class);
     private static final String SWITCH_OFF =
             "The load did not answer when it was to stop: switch it off by hand.";
     private static final double REST_BEFORE_SECONDS = 60;
@@ -73,14 +73,14 @@ public final class PackRun implements AutoCloseable {
         void ended(String how);
     }
 
-    private PackRun(Wanted wanted, Listener listener) {
+    private LoadTestRun(Wanted wanted, Listener listener) {
         this.wanted = wanted;
         this.listener = listener;
     }
 
     /// Begins a test.
-    public static PackRun begin(Wanted wanted, Listener listener) {
-        PackRun run = new PackRun(wanted, listener);
+    public static LoadTestRun begin(Wanted wanted, Listener listener) {
+        LoadTestRun run = new LoadTestRun(wanted, listener);
         Thread.ofVirtual().name("pack run").start(run::go);
         return run;
     }

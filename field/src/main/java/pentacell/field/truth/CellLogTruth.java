@@ -15,7 +15,7 @@ import pentacell.field.FieldPack.Family;
 import pentacell.field.FieldPack.Logger;
 
 /// What the log of a single cell says of its capacity, its resistance and how it was charged.
-public final class CellTruth {
+public final class CellLogTruth {
     /// Error of a capacity that is let pass, as a part; of a ride, whose load ends it in one burst
     /// or the next, more.
     private static final double CAPACITY_PART = 0.01;
@@ -28,12 +28,13 @@ public final class CellTruth {
 
     private static final double OHMS_MOST = 1.5;
 
-    private CellTruth() {}
+    private CellLogTruth() {}
 
     /// Judges one cell.
     ///
     /// @param seconds between two readings
-    public static Outcome of(Family family, CellLoad load, double seconds, long seed, int number) {
+    public static TruthOutcome of(
+            Family family, CellLoad load, double seconds, long seed, int number) {
         Random random =
                 Drawn.of(seed, family.ordinal(), load.ordinal(), Math.round(seconds), number);
         FieldPack cell = new FieldPack(family, 1, 1, 0.1, random);
@@ -61,7 +62,7 @@ public final class CellTruth {
                 .filter(ohms -> !(ohms > OHMS_LEAST * atOnce && ohms < OHMS_MOST * atOnce))
                 .ifPresent(ohms -> wrong.add("%.1f of %.1f mΩ".formatted(ohms, atOnce)));
         if (load == CellLoad.AFTER_A_CHARGE) chargeEnd(told, cell, seconds, wrong);
-        return new Outcome(
+        return new TruthOutcome(
                 Logs.name(family) + ", " + Logs.words(load),
                 wrong.isEmpty(),
                 wrong,
@@ -83,8 +84,8 @@ public final class CellTruth {
             wrong.add("charged to %.3f V and %.2f A".formatted(end.volts(), end.amps()));
     }
 
-    static List<Outcome> all(long seed, int packs) {
-        List<Outcome> outcomes = new ArrayList<>();
+    static List<TruthOutcome> all(long seed, int packs) {
+        List<TruthOutcome> outcomes = new ArrayList<>();
         for (Family family : Family.values())
             for (CellLoad load : CellLoad.values())
                 for (double seconds : new double[] {1, 10})

@@ -15,11 +15,11 @@ import pentacell.workshop.exchange.RunLogCsv;
 
 /// A log of a million samples: read and analysed, against the CSV library's own bare read of the
 /// same file.
-public final class LogImport {
+public final class CellLogImport {
     private static final int SAMPLES = 1_000_000;
     private static final int ROUNDS = 9;
 
-    private LogImport() {}
+    private CellLogImport() {}
 
     /// Prints the times and their ratio.
     public static void main(String[] arguments) throws IOException {
