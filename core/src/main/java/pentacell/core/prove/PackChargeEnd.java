@@ -5,7 +5,6 @@ import java.util.OptionalDouble;
 import java.util.SortedMap;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.unit.Middle;
 
 /// What the end of a charge without balancing says: how far groups stand apart, and what a balancer
 /// must take from the high ones.
@@ -86,10 +85,5 @@ public record PackChargeEnd(
     private static double at(SortedMap<Integer, Double> full, int group) {
         Double volts = full.get(group);
         return volts == null ? Double.NaN : volts;
-    }
-
-    /// The middle of what groups read, in V.
-    public double middleVolts() {
-        return Middle.of(toTake.stream().mapToDouble(Taken::volts).toArray());
     }
 }

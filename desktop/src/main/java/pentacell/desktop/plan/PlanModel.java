@@ -55,10 +55,6 @@ final class PlanModel {
         return need.getReadOnlyProperty();
     }
 
-    ReadOnlyObjectProperty<Optional<Proposal>> proposalProperty() {
-        return proposal.getReadOnlyProperty();
-    }
-
     ReadOnlyObjectProperty<Optional<JudgedPlan>> judgedProperty() {
         return judged.getReadOnlyProperty();
     }
