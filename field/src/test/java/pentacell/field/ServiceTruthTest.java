@@ -48,7 +48,7 @@ final class ServiceTruthTest {
         "NMC, TWO_AT_ONCE, 8, 2",
         "LFP, SOUND, 9, 0",
         "LFP, BALANCED, 8, 1",
-        "LFP, OUT_OF_BALANCE, 7, 2",
+        "LFP, OUT_OF_BALANCE, 8, 1",
         "LFP, SOME_CELLS_OFF, 3, 1",
         "LFP, MANY_CELLS_OFF, 3, 2",
         "LFP, SELF_DISCHARGE, 6, 1",

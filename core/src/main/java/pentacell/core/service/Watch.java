@@ -52,6 +52,10 @@ public record Watch(
     /// 2 to 3 % a month).
     private static final double SELF_SHARE_A_MONTH = 0.02;
 
+    /// The same where the voltage runs flat: sound groups that only lag seem to lose up to 7 % a
+    /// month there.
+    private static final double FLAT_SELF_SHARE_A_MONTH = 0.075;
+
     /// What a can holds that is worth building in, in Ah (common practice).
     private static final double CAN_AMP_HOURS = 2;
 
@@ -341,7 +345,7 @@ public record Watch(
         }
 
         private double passingAmpHoursADay() {
-            return SELF_SHARE_A_MONTH
+            return (history.isFlat() ? FLAT_SELF_SHARE_A_MONTH : SELF_SHARE_A_MONTH)
                     / 30
                     * Math.max(history.usedAmpHours(), parallel * CAN_AMP_HOURS);
         }
