@@ -1,27 +1,18 @@
 package pentacell.field.truth;
 
-import java.util.List;
-
 /// The judgements that are held against made-up packs.
 public enum Judgement {
-    DONOR("Harvest: readings of a donor's groups", DonorTruth::all),
-    CELL("Test: the log of a single cell", CellLogTruth::all),
-    PLUG("Build: balance leads", PlugTruth::all),
-    SIGN("The sign of a current: charge drawn", SignTruth::all),
-    LOAD_TEST("Prove: load tests", LoadTestTruth::all),
-    SERVICE("Service: findings of a history", ServiceTruth::all);
-
-    /// Judges packs of all kinds.
-    private interface Trial {
-        List<TruthOutcome> outcomes(long seed, int packs);
-    }
+    DONOR("Harvest: readings of a donor's groups"),
+    CELL("Test: the log of a single cell"),
+    PLUG("Build: balance leads"),
+    SIGN("The sign of a current: charge drawn"),
+    LOAD_TEST("Prove: load tests"),
+    SERVICE("Service: findings of a history");
 
     private final String title;
-    private final Trial trial;
 
-    Judgement(String title, Trial trial) {
+    Judgement(String title) {
         this.title = title;
-        this.trial = trial;
     }
 
     /// What is judged, as a heading.
@@ -34,6 +25,14 @@ public enum Judgement {
     /// @param seed the same packs for the same seed
     /// @param packs of each kind; of those that take no time, many times as many
     public TruthTable table(long seed, int packs) {
-        return TruthTable.of(trial.outcomes(seed, packs));
+        return TruthTable.of(
+                switch (this) {
+                    case DONOR -> DonorTruth.all(seed, packs);
+                    case CELL -> CellLogTruth.all(seed, packs);
+                    case PLUG -> PlugTruth.all(seed, packs);
+                    case SIGN -> SignTruth.all(seed, packs);
+                    case LOAD_TEST -> LoadTestTruth.all(seed, packs);
+                    case SERVICE -> ServiceTruth.all(seed, packs);
+                });
     }
 }
