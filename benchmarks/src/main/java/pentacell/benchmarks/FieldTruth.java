@@ -3,6 +3,7 @@ package pentacell.benchmarks;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import pentacell.field.truth.Judgement;
 
 /// How often the judgements find what is hidden in made-up packs, with other packs every day.
@@ -17,7 +18,9 @@ public final class FieldTruth {
         PrintStream out = new PrintStream(System.out, true, StandardCharsets.UTF_8);
         int packs = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 4;
         long seed =
-                arguments.length > 1 ? Long.parseLong(arguments[1]) : LocalDate.now().toEpochDay();
+                arguments.length > 1
+                        ? Long.parseLong(arguments[1])
+                        : LocalDate.now(ZoneId.systemDefault()).toEpochDay();
         String only = arguments.length > 2 ? arguments[2] : "";
         out.printf("Seed %d, %d packs of each kind%n", seed, packs);
         for (Judgement judgement : Judgement.values()) {
