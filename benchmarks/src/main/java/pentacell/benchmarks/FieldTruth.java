@@ -8,8 +8,8 @@ import pentacell.field.truth.Judgement;
 
 /// How often the judgements find what is hidden in made-up packs, with other packs every day.
 ///
-/// Arguments: packs of each kind (4), the seed (today's date as a number), then a part of the names
-/// of the judgements wanted.
+/// Arguments: packs of each kind (4), the seed (today's date as a number), then part of the name of
+/// a judgement.
 public final class FieldTruth {
     private FieldTruth() {}
 

@@ -21,8 +21,8 @@ import pentacell.core.school.SchoolFact;
 import pentacell.core.service.facts.UseFact;
 import pentacell.core.test.facts.BenchFact;
 
-/// The kind of every fact, as it stands in workshop files. A class may be renamed; its kind stays
-/// for good, or old files can no longer be read. What is in a body is in `docs/file-format.md`.
+/// The kind of every fact, as written in workshop files. A class may be renamed, but its kind never
+/// changes, or old files could no longer be read. `docs/file-format.md` describes the bodies.
 public final class Kinds {
     /// All kinds, by type; no two types have the same.
     public static final Map<Class<? extends Fact>, String> ALL =

@@ -29,7 +29,7 @@ public record FieldDonor(
         OVERCHARGED,
         /// Two or three groups are at nearly nothing.
         DEAD,
-        /// Groups lie far apart in charge.
+        /// The charges of the groups are spread evenly from 15 to 95 %.
         DRIFTED,
         /// The board lets nothing out.
         BOARD_DEAD,

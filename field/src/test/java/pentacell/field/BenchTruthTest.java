@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -23,6 +24,7 @@ import pentacell.field.truth.TruthTable;
 
 /// What is said on the bench of donors, single cells, plugs and load tests, and of the sign of a
 /// current, each with something hidden that the program must find.
+@Tag("exhaustive")
 final class BenchTruthTest {
     private static final long SEED = 1;
 

@@ -6,15 +6,12 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import java.util.stream.IntStream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.TestReporter;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
-import pentacell.core.measure.Column;
-import pentacell.core.prove.GroupLog;
 import pentacell.core.service.Finding;
 import pentacell.core.service.Watch;
 import pentacell.core.service.facts.Trouble;
@@ -22,6 +19,7 @@ import pentacell.field.FieldPack.Family;
 import pentacell.field.FieldPack.Fault;
 import pentacell.field.FieldPack.Logger;
 import pentacell.field.FieldPack.Use;
+import pentacell.field.truth.Logs;
 import pentacell.field.truth.ServiceTruth;
 import pentacell.field.truth.ServiceTruth.Hidden;
 import pentacell.field.truth.ServiceTruth.Kind;
@@ -76,25 +74,13 @@ final class ServiceTruthTest {
         for (int group : new int[] {0, 1, 2})
             pack.with(Fault.SELF_DISCHARGE, group, pack.ampHours() * 0.006 / 24);
         Watch watch =
-                Watch.of(read(pack.log(Use.SOLAR, 28, new Logger(600, 0.001, 0.001, 1, 0))), 12);
+                Watch.of(
+                        Logs.pack(pack.log(Use.SOLAR, 28, new Logger(600, 0.001, 0.001, 1, 0))),
+                        12);
         assertEquals(1, watch.findings().size(), watch::toString);
         Finding tap = watch.findings().get(0);
         assertEquals(Trouble.UNEVEN_LOAD, tap.cause());
         assertEquals(0, tap.group());
         assertEquals(3, tap.figures().getOrDefault("throughGroup", 0.0));
-    }
-
-    private static GroupLog read(FieldLog log) {
-        return GroupLog.of(
-                column(log.seconds()),
-                column(log.written()),
-                IntStream.range(0, log.series()).mapToObj(g -> column(log.volts(g))).toList(),
-                List.of());
-    }
-
-    private static Column column(double[] values) {
-        Column.Builder column = new Column.Builder();
-        for (double each : values) column.add(each);
-        return column.build();
     }
 }

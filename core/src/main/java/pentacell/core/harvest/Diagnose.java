@@ -1,7 +1,5 @@
 package pentacell.core.harvest;
 
-import static pentacell.core.harvest.ReadingErrors.named;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +15,7 @@ import pentacell.core.judgement.Rule;
 import pentacell.core.school.BandSchool;
 import pentacell.core.school.RepairSchool;
 import pentacell.core.school.Schools;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 
 /// Judges a pack by the readings of its groups.
@@ -92,7 +91,7 @@ public final class Diagnose {
         boolean mostAreEmpty = !deep && levels.expectedVolts() < bands.normalFromVolts();
         List<Integer> low = mostAreEmpty ? List.of() : levels.low();
         if (dead.size() > 1 || dead.size() == readings.groupVolts().size()) return dead(dead);
-        // one low and the others alike is another story than a pack that lies far apart throughout
+        // a pack that has drifted apart throughout has no single low group
         if (!low.isEmpty()) return levels.standApart(low) ? low(low) : driftedOrGood();
         return readings.outputVolts().isPresent() && isOutputMissing()
                 ? boardDead(Sureness.of(2, sum))
@@ -314,7 +313,7 @@ public final class Diagnose {
                             Rule.GROUPS_LEFT,
                             good.size(),
                             readings.groupVolts().size(),
-                            named(good)));
+                            Count.groups(good)));
         return good.size();
     }
 

@@ -113,7 +113,7 @@ public final class GroupLevels {
         return where(group -> readings.volts(group) < limit);
     }
 
-    /// Whether low groups lie farther under the others than those lie apart.
+    /// Whether the low groups are further below the others than the others are from each other.
     boolean standApart(List<Integer> low) {
         double highestOfLow = low.stream().mapToDouble(readings::volts).max().orElseThrow();
         double[] others = rest(low);

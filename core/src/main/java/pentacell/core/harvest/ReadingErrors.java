@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pentacell.core.cell.CellFact;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 
 /// Recognises readings that cannot be right, so that no pack is judged by them.
@@ -69,7 +69,11 @@ final class ReadingErrors {
                 : Optional.of(
                         new Found(
                                 missing,
-                                new Reason(Rule.GROUP_NOT_READ, last, Double.NaN, named(missing))));
+                                new Reason(
+                                        Rule.GROUP_NOT_READ,
+                                        last,
+                                        Double.NaN,
+                                        Count.groups(missing))));
     }
 
     static double tolerance(double volts) {
@@ -146,7 +150,9 @@ final class ReadingErrors {
         if (groups.isEmpty()) return Optional.empty();
         int worst = groups.get(0);
         return Optional.of(
-                new Found(groups, new Reason(rule, readings.volts(worst), limit, named(groups))));
+                new Found(
+                        groups,
+                        new Reason(rule, readings.volts(worst), limit, Count.groups(groups))));
     }
 
     private static Optional<Found> sum(PackReadings readings) {
@@ -159,7 +165,7 @@ final class ReadingErrors {
         if (Math.abs(readings.sum() + pack) <= tolerance(pack))
             note = "the probes were reversed at the whole pack";
         else if (!twins.isEmpty())
-            note = "was a group read twice? " + named(twins) + " read the same";
+            note = "was a group read twice? " + Count.groups(twins) + " read the same";
         else if (difference < 0) note = "was a group left out, or one read too low?";
         else note = "was one group read too high?";
         return Optional.of(
@@ -196,15 +202,5 @@ final class ReadingErrors {
 
     private static List<Integer> all(PackReadings readings) {
         return IntStream.rangeClosed(1, readings.groupVolts().size()).boxed().toList();
-    }
-
-    /// Groups by name: `Group 2`, `Groups 1 and 4`.
-    static String named(List<Integer> groups) {
-        if (groups.size() == 1) return "Group " + groups.get(0);
-        String before =
-                groups.subList(0, groups.size() - 1).stream()
-                        .map(String::valueOf)
-                        .collect(Collectors.joining(", "));
-        return "Groups " + before + " and " + groups.get(groups.size() - 1);
     }
 }

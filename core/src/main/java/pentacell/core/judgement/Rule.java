@@ -77,7 +77,7 @@ public enum Rule {
     CHARGER_REFUSES(Quantity.PERCENT, "Its charger refuses it {note}."),
     SUM_AGREES(
             Quantity.VOLTAGE,
-            "The groups add up to {figure}, the whole pack reads {limit}. A reading that is wrong by less than {note} does not show in that."),
+            "The groups add up to {figure}, the whole pack reads {limit}. An error of less than {note} in one group would not show."),
     SUM_DISAGREES(
             Quantity.VOLTAGE,
             "The groups add up to {figure}, but the whole pack reads {limit}: {note}."),

@@ -27,7 +27,8 @@ final class ChargeLeft {
     private final LoadSpan span;
     private final List<GroupDischarge> curves;
 
-    private ChargeLeft(LoadSpan span, double[] ohms) {
+    /// @param ohms resistance of each group; NaN when it is not known
+    ChargeLeft(LoadSpan span, double[] ohms) {
         this.span = span;
         int lowest = span.lowestGroup();
         curves =
@@ -40,27 +41,20 @@ final class ChargeLeft {
                         .toList();
     }
 
-    /// How far what groups still held is in doubt, in Ah: they keep some millivolts of slow
-    /// polarisation each of their own, which on a flat run is much charge.
-    ///
-    /// @param ohms resistance of each group; NaN when it is not known
-    static double[] doubt(LoadSpan span, double[] ohms) {
+    /// By how much the charge that each group still held is uncertain, in Ah: each keeps a few
+    /// millivolts of slow polarisation of its own, which is a lot of charge where the curve is
+    /// flat.
+    double[] doubt() {
         double volts = DOUBTED_VOLTS + span.log().finestStepVolts() / 2;
-        return new ChargeLeft(span, ohms)
-                .curves.stream()
-                        .mapToDouble(each -> volts / Math.max(1e-9, each.endFall()))
-                        .toArray();
+        return curves.stream()
+                .mapToDouble(each -> volts / Math.max(1e-9, each.endFall()))
+                .toArray();
     }
 
     /// What each group had less at the end than the one that had most, in Ah.
     ///
-    /// @param ohms resistance of each group; NaN when it is not known
     /// @param begun the charge that each group began with, in parts of its own
-    static double[] missing(LoadSpan span, double[] ohms, double[] begun) {
-        return new ChargeLeft(span, ohms).missing(begun);
-    }
-
-    private double[] missing(double[] begun) {
+    double[] missing(double[] begun) {
         if (!(span.ampHours() > 0)) return new double[curves.size()];
         double[] left = left(begun);
         int best =

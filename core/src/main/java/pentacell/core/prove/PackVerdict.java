@@ -10,7 +10,9 @@ import pentacell.core.plan.facts.Need;
 import pentacell.core.prove.LoadTest.Cause;
 import pentacell.core.prove.ProvedPack.Tested;
 import pentacell.core.prove.facts.ChargeRun;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
+import pentacell.core.unit.Sentence;
 
 /// Whether a pack may go into use, with what was looked at.
 ///
@@ -120,28 +122,38 @@ public record PackVerdict(Level level, List<Seen> checks) {
 
     private static void groups(Tested tested, List<Seen> checks) {
         List<LoadTest.Group> groups = tested.test().groups();
-        List<String> joints = new ArrayList<>();
-        List<String> low = new ArrayList<>();
+        List<Integer> joints = new ArrayList<>();
+        List<Integer> low = new ArrayList<>();
+        List<Integer> either = new ArrayList<>();
         for (int g = 0; g < groups.size(); g++) {
             Cause cause = groups.get(g).cause();
-            if (cause == Cause.HIGH_RESISTANCE) joints.add(String.valueOf(g + 1));
-            if (cause == Cause.STARTED_LOW) low.add(String.valueOf(g + 1));
+            if (cause == Cause.HIGH_RESISTANCE) joints.add(g + 1);
+            if (cause == Cause.STARTED_LOW) low.add(g + 1);
+            if (groups.get(g).orStartedLow()) either.add(g + 1);
         }
         if (!joints.isEmpty())
             checks.add(
                     new Seen(
                             "Resistance",
                             Level.NOT_YET,
-                            "group %s drops more than the others: look at its joints first"
-                                    .formatted(String.join(", ", joints))));
+                            "higher resistance in %s: look at the joints there first"
+                                    .formatted(Sentence.within(Count.groups(joints)))));
         if (!low.isEmpty())
             checks.add(
                     new Seen(
                             "Balance",
                             Level.LIMITS,
-                            "group %s began low: balance, then test again"
-                                    .formatted(String.join(", ", low))));
+                            "%s started low: balance, then test again"
+                                    .formatted(Sentence.within(Count.groups(low)))));
+        if (!either.isEmpty())
+            checks.add(
+                    new Seen(
+                            "Charge",
+                            Level.LIMITS,
+                            "%s may only have started low: charge on its own, then test again before you swap cells"
+                                    .formatted(Sentence.within(Count.groups(either)))));
         tested.shortfall()
+                .filter(shortfall -> !groups.get(shortfall.group()).orStartedLow())
                 .ifPresent(shortfall ->
                         checks.add(
                                 new Seen(

@@ -18,8 +18,8 @@ import pentacell.core.prove.LoadTest.Group;
 import pentacell.core.unit.Middle;
 
 /// Judges a load test of a whole pack: what it gave, who ended it, and why a group fell short. No
-/// rest curve needs to be true; one is used only to tell a group that began low from one that holds
-/// little.
+/// rest curve needs to be true; one is used only to tell a group that started low from one that
+/// holds little.
 public final class ProveLoad {
     /// How near the end voltage the lowest group must come, in V.
     private static final double END_VOLTS = 0.01;
@@ -42,7 +42,7 @@ public final class ProveLoad {
 
     private static final double BEYOND_ERROR = 3.5;
 
-    /// Of what a group lacks, so much from its begin makes it one that began low.
+    /// A group started low when its start explains this part of what it lacks.
     private static final double BEGAN_LOW_SHARE = 0.5;
 
     /// A difference at rest below this says nothing, in V.
@@ -83,10 +83,10 @@ public final class ProveLoad {
         StepResistance known = new StepResistance(log, span.mostAmps());
         double[] ohms = known.ohms();
         double[] begun = begunAt();
-        double[] missing = ChargeLeft.missing(span, ohms, begun);
+        ChargeLeft left = new ChargeLeft(span, ohms);
+        double[] missing = left.missing(begun);
         Optional<Integer> rested = span.restAfter().map(LoadSpan.Rest::last);
-        double[] doubt = ChargeLeft.doubt(span, ohms);
-        Cause[] causes = causes(missing, doubt, highResistances(known), begun, ampHours);
+        Cause[] causes = causes(missing, left.doubt(), highResistances(known), begun, ampHours);
         List<Group> groups = new ArrayList<>();
         for (int g = 0; g < log.series(); g++)
             groups.add(

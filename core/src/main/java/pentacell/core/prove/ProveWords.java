@@ -11,7 +11,7 @@ import pentacell.core.unit.Sentence;
 /// What was measured of a pack, in words: the same on the screen and on paper.
 public final class ProveWords {
     private static final String CHARGE_IT_FIRST =
-            ". The voltage before the load does not tell which: charge that group on its own and test again";
+            ". The voltage before the load does not show which: charge that group on its own and test again";
 
     private ProveWords() {}
 
@@ -19,8 +19,8 @@ public final class ProveWords {
     public static String cause(LoadTest.Group group) {
         return switch (group.cause()) {
             case OK -> "";
-            case LOW_CAPACITY -> group.orStartedLow() ? "holds less or began low" : "holds less";
-            case STARTED_LOW -> "began low";
+            case LOW_CAPACITY -> group.orStartedLow() ? "holds less or started low" : "holds less";
+            case STARTED_LOW -> "started low";
             case HIGH_RESISTANCE -> "drops more: a joint?";
         };
     }

@@ -2,7 +2,7 @@ package pentacell.core.service;
 
 import java.util.Arrays;
 import java.util.stream.IntStream;
-import pentacell.core.unit.Middle;
+import pentacell.core.prove.GroupLog;
 
 /// The charge drawn from a pack since it was full, counted in ampere-hours.
 ///
@@ -17,10 +17,6 @@ final class CountedCharge {
     /// Under this part of the highest current it rests.
     private static final double REST_SHARE = 0.02;
 
-    /// A log has a gap where an interval is this many times the usual one.
-    private static final double GAP_INTERVALS = 6;
-
-    private final double[] seconds;
     private final double[] amps;
 
     /// Ah drawn since the first reading.
@@ -32,18 +28,20 @@ final class CountedCharge {
     private final boolean[] isAfterGap;
 
     private CountedCharge(double[] seconds, double[] amps) {
-        this.seconds = seconds;
         this.amps = amps;
         net = new double[amps.length];
         flowed = new double[amps.length];
         isAfterGap = new boolean[amps.length];
-        double longest = GAP_INTERVALS * usualInterval();
+        double longest = LogGaps.longestInterval(seconds, i -> true);
         for (int i = 1; i < amps.length; i++) {
-            double interval = seconds[i] - seconds[i - 1];
-            double hours = interval / 3600;
-            isAfterGap[i] = interval > longest;
-            net[i] = net[i - 1] + (amps[i] + amps[i - 1]) / 2 * hours;
-            flowed[i] = flowed[i - 1] + (Math.abs(amps[i]) + Math.abs(amps[i - 1])) / 2 * hours;
+            isAfterGap[i] = seconds[i] - seconds[i - 1] > longest;
+            double before = amps[i - 1];
+            double now = amps[i];
+            net[i] = net[i - 1] + GroupLog.ampHours(seconds[i - 1], before, seconds[i], now);
+            flowed[i] =
+                    flowed[i - 1]
+                            + GroupLog.ampHours(
+                                    seconds[i - 1], Math.abs(before), seconds[i], Math.abs(now));
         }
     }
 
@@ -61,13 +59,6 @@ final class CountedCharge {
             log.between(drawn, full[k], k + 1 < full.length ? full[k + 1] : -1);
         }
         return drawn;
-    }
-
-    private double usualInterval() {
-        return Middle.of(
-                IntStream.range(1, seconds.length)
-                        .mapToDouble(i -> seconds[i] - seconds[i - 1])
-                        .toArray());
     }
 
     /// Readings at which the pack is full.
@@ -96,7 +87,7 @@ final class CountedCharge {
         }
     }
 
-    /// Counts back from a full reading to a gap before it, or to the begin of the log.
+    /// Counts back from a full reading to a gap before it, or to the start of the log.
     private void back(double[] drawn, int first, int full) {
         int i = full;
         while (i > first && !isAfterGap[i]) {

@@ -51,9 +51,6 @@ final class PackHistory {
     private final double resolution;
     private final VoltageRun run;
 
-    /// Charge drawn since the pack was full, in Ah; NaN where not known.
-    private final double[] counted;
-
     PackHistory(GroupLog log) {
         this.log = log;
         seconds = log.seconds().toArray();
@@ -65,7 +62,6 @@ final class PackHistory {
         double drop = ohms > 0 ? ohms : commonOhms(inside);
         for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * drop;
         run = new VoltageRun(seconds, amps, inside, resolution);
-        counted = CountedCharge.of(seconds, amps, inside);
     }
 
     /// Resistance of the usual group, from steps of the current between readings near each other;
@@ -172,42 +168,44 @@ final class PackHistory {
         return run.highestVolts() < FLAT_VOLTS;
     }
 
-    /// What a history can tell of charges.
+    /// What a history can tell about charges.
     ///
-    /// @param isFlat whether the voltage hardly runs but near full and near empty, as that of LFP:
-    ///   a charge that is missing is seen nowhere else
-    /// @param isFloating whether the pack is kept near full: on a flat run groups rest wherever
-    ///   they came to then, which tells nothing of charges
+    /// @param isFlat whether the voltage changes only near full and near empty, as with LFP: a
+    ///   missing charge shows nowhere else
+    /// @param isFloating whether the pack is kept near full: on a flat run groups then rest
+    ///   wherever they happened to stop, which tells nothing about charges
     /// @param isOftenFull whether it was full often enough to see charges on a flat run
     /// @param hasSteps whether steps of the current tell its usual resistance
     record Tells(boolean isFlat, boolean isFloating, boolean isOftenFull, boolean hasSteps) {
-        /// Whether more than steps can be told of a flat run.
+        /// Whether a flat run shows more than steps of the current.
         boolean showsCharges() {
             return !isFloating && (isOftenFull || hasSteps);
         }
     }
 
-    /// What this history can tell of charges.
+    /// What this history can tell about charges.
     Tells tells(HistoryMoments moments) {
+        double[] counted = CountedCharge.of(seconds, amps, inside);
         // by the charge that was counted, or by the voltage
         boolean isKept =
-                isNearFullMostly() && daysWhere(i -> amps[i] > IN_USE * most) < SELDOM * days()
+                isNearFullMostly(counted)
+                                && daysWhere(i -> amps[i] > IN_USE * most) < SELDOM * days()
                         || nearFull(moments).count() > FLOATING * moments.size();
         boolean isOftenFull = daysWhere(i -> counted[i] == 0) >= OFTEN_FULL * days();
         return new Tells(isFlat(), isKept, isOftenFull, !Double.isNaN(ohms));
     }
 
-    private boolean isNearFullMostly() {
+    private static boolean isNearFullMostly(double[] counted) {
         double[] known = Arrays.stream(counted).filter(each -> !Double.isNaN(each)).toArray();
         double deepest = Arrays.stream(known).max().orElse(0);
         long near = Arrays.stream(known).filter(each -> each <= NEAR * deepest).count();
         return near > FLOATING * known.length;
     }
 
-    /// On how many days of the log something was so.
-    private long daysWhere(IntPredicate is) {
+    /// On how many days of the log a condition held.
+    private long daysWhere(IntPredicate holds) {
         return IntStream.range(0, amps.length)
-                .filter(is)
+                .filter(holds)
                 .mapToLong(i -> (long) ((seconds[i] - seconds[0]) / DAY_SECONDS))
                 .distinct()
                 .count();

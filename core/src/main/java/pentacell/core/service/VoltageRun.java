@@ -18,10 +18,6 @@ final class VoltageRun {
     /// A stretch is steady while its current changes by less than this part of the highest.
     private static final double STEADY = 0.2;
 
-    /// Over an interval of so many usual ones the clock may have leapt: nothing says that the
-    /// current flowed all the while.
-    private static final double GAP_INTERVALS = 6;
-
     /// So much at the begin of a stretch, as a part of the longest, is still the step of its
     /// current.
     private static final double PIECE = 0.03;
@@ -112,7 +108,8 @@ final class VoltageRun {
     private double[] steady() {
         double[] drawnSteadily = new double[amps.length];
         double most = Arrays.stream(amps).map(Math::abs).max().orElse(0);
-        double longestInterval = GAP_INTERVALS * usualInterval(LOADED * most);
+        double longestInterval =
+                LogGaps.longestInterval(seconds, i -> Math.abs(amps[i]) > LOADED * most);
         for (int i = 1; i < amps.length; i++) {
             double now = amps[i];
             double before = amps[i - 1];
@@ -123,16 +120,6 @@ final class VoltageRun {
                 drawnSteadily[i] = GroupLog.ampHours(seconds[i - 1], before, seconds[i], now);
         }
         return drawnSteadily;
-    }
-
-    /// The median of the intervals under load, of some thousand of them.
-    private double usualInterval(double loadedAmps) {
-        return Middle.of(
-                SomeMoments.of(seconds.length - 1)
-                        .map(i -> i + 1)
-                        .filter(i -> Math.abs(amps[i]) > loadedAmps)
-                        .mapToDouble(i -> seconds[i] - seconds[i - 1])
-                        .toArray());
     }
 
     /// How the voltage runs over the charge: in each bin the volts that were crossed under a steady

@@ -72,7 +72,7 @@ public record Watch(
             "what hangs on part of the groups: a tap for a lower voltage, the board's own supply, a charger on one group";
 
     private static final String ON_A_FLAT_RUN =
-            ". LFP voltages show charge only near full and near empty, so the true loss may be a third of this or twice as much";
+            ". LFP voltages show charge only near full and near empty, so the true loss may be a third of this or three times as much";
 
     /// A loss under this warms no can, in mA.
     private static final double WARMING_MILLIAMPS = 5;

@@ -2,12 +2,21 @@ package pentacell.core.prove;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.journal.Origin;
 import pentacell.core.prove.PackVerdict.Level;
 import pentacell.core.prove.facts.ChargeRun;
+import pentacell.core.prove.facts.PackLog;
 import pentacell.core.prove.facts.ProofFact;
 import pentacell.core.service.GatePack;
 import pentacell.core.state.WorkshopState;
@@ -39,5 +48,65 @@ final class PackVerdictTest {
                         .orElseThrow()
                         .level();
         assertEquals(level, charger);
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @DisplayName("no cells are swapped in a group that may only need a charge")
+    @CsvSource({"true, Charge", "false, Weakest group"})
+    void aGroupThatMayOnlyHaveStartedLowIsChargedFirst(boolean orStartedLow, String what) {
+        WorkshopState state = GatePack.pack().state();
+        ProvedPack pack = ProvedPack.of(state, JudgedStock.of(state), GatePack.PACK).orElseThrow();
+        List<LoadTest.Group> groups = new ArrayList<>();
+        for (int g = 0; g < GatePack.SERIES; g++)
+            groups.add(
+                    new LoadTest.Group(
+                            3,
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty(),
+                            g == 1 ? 2 : 0,
+                            g == 1 ? LoadTest.Cause.LOW_CAPACITY : LoadTest.Cause.OK,
+                            g == 1 && orStartedLow));
+        LoadTest test =
+                new LoadTest(
+                        8,
+                        80,
+                        3600,
+                        true,
+                        1,
+                        8,
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        OptionalInt.of(1),
+                        groups);
+        ProvedPack.Tested tested =
+                new ProvedPack.Tested(
+                        "steady",
+                        Instant.EPOCH,
+                        Origin.IMPORTED,
+                        true,
+                        3,
+                        LogThinning.log(
+                                new PackLog(
+                                        List.of(0.0, 3600.0),
+                                        List.of(8.0, 8.0),
+                                        Collections.nCopies(GatePack.SERIES, List.of(4.1, 3.0)))),
+                        test,
+                        new GroupFan(List.of(), List.of(), List.of(), OptionalDouble.empty()),
+                        Shortfall.of(test, Optional.empty()));
+        ProvedPack proved =
+                new ProvedPack(
+                        pack.built(),
+                        pack.said(),
+                        List.of(tested),
+                        List.of(),
+                        pack.layout(),
+                        List.of(),
+                        List.of());
+        List<String> looked =
+                PackVerdict.of(proved).checks().stream()
+                        .map(PackVerdict.Seen::what)
+                        .filter(Set.of("Charge", "Weakest group")::contains)
+                        .toList();
+        assertEquals(List.of(what), looked);
     }
 }

@@ -38,7 +38,7 @@ public final class CellLogTruth {
         Random random =
                 Drawn.of(seed, family.ordinal(), load.ordinal(), Math.round(seconds), number);
         FieldPack cell = new FieldPack(family, 1, 1, 0.1, random);
-        double end = family == Family.NMC ? 3.0 : 2.5;
+        double end = Logs.endVolts(family);
         CellLoad.Course course = load.of(cell, end, random);
         Logger logger = new Logger(seconds, 0.001, 0.001, Drawn.sign(random), 0);
         Analysis told =
@@ -63,7 +63,7 @@ public final class CellLogTruth {
                 .ifPresent(ohms -> wrong.add("%.1f of %.1f mΩ".formatted(ohms, atOnce)));
         if (load == CellLoad.AFTER_A_CHARGE) chargeEnd(told, cell, seconds, wrong);
         return new TruthOutcome(
-                Logs.name(family) + ", " + Logs.words(load),
+                Logs.kind(family, load),
                 wrong.isEmpty(),
                 wrong,
                 OptionalDouble.of(error),

@@ -49,7 +49,7 @@ public final class DonorTruth {
                                     donor.groupVolts()));
         if (isUnsafe(hidden, told.advice())) wrong.add("unsafe: " + Logs.words(told.advice()));
         return new TruthOutcome(
-                Logs.name(family) + ", " + Logs.words(hidden),
+                Logs.kind(family, hidden),
                 isRight,
                 wrong,
                 OptionalDouble.empty(),

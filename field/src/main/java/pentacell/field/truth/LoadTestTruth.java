@@ -47,7 +47,7 @@ public final class LoadTestTruth {
                         number);
         FieldPack pack = new FieldPack(family, SERIES, 4, 0.03, random);
         if (!hasFast) pack.withoutFast();
-        double end = endVolts(family);
+        double end = Logs.endVolts(family);
         Logger logger = new Logger(seconds, 0, 0.001, Drawn.sign(random), 0);
         LoadTest test =
                 ProveLoad.judge(
@@ -88,7 +88,7 @@ public final class LoadTestTruth {
             case STARTED_LOW -> pack.with(Fault.AHEAD, bad, -between(random, 0.1, 0.2));
             case HIGH_RESISTANCE -> pack.with(Fault.RESISTANCE, bad, between(random, 1, 2));
         }
-        double end = endVolts(family);
+        double end = Logs.endVolts(family);
         Logger logger = new Logger(seconds, 0.001, 0.001, Drawn.sign(random), 0);
         LoadTest test =
                 ProveLoad.judge(
@@ -106,7 +106,7 @@ public final class LoadTestTruth {
                 wrong.add(Logs.words(told.cause()) + (g == bad ? "" : " of another group"));
         }
         return new TruthOutcome(
-                Logs.name(family) + ", " + Logs.words(hidden),
+                Logs.kind(family, hidden),
                 isRight,
                 wrong,
                 OptionalDouble.empty(),
@@ -128,10 +128,6 @@ public final class LoadTestTruth {
             case STARTED_LOW -> LoadTest.Cause.STARTED_LOW;
             case HIGH_RESISTANCE -> LoadTest.Cause.HIGH_RESISTANCE;
         };
-    }
-
-    private static double endVolts(Family family) {
-        return family == Family.NMC ? 3.0 : 2.5;
     }
 
     static List<TruthOutcome> all(long seed, int packs) {

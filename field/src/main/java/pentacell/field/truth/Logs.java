@@ -1,6 +1,7 @@
 package pentacell.field.truth;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.measure.Column;
@@ -11,11 +12,11 @@ import pentacell.field.FieldLog;
 import pentacell.field.FieldPack.Family;
 
 /// Made-up logs as the program reads them.
-final class Logs {
+public final class Logs {
     private Logs() {}
 
     /// The log of a whole pack; the program finds out what the sign of the current means.
-    static GroupLog pack(FieldLog log) {
+    public static GroupLog pack(FieldLog log) {
         return GroupLog.of(
                 column(log.seconds()),
                 column(log.written()),
@@ -32,6 +33,14 @@ final class Logs {
                 CurrentSign.settled(
                         volts::get, written, CurrentSign.of(seconds, volts::get, written));
         return SampleLog.of(seconds, volts, amps, amps.map((i, each) -> Double.NaN));
+    }
+
+    /// What a discharge of a family ends at, in V a cell (common practice).
+    static double endVolts(Family family) {
+        return switch (family) {
+            case NMC -> 3.0;
+            case LFP -> 2.5;
+        };
     }
 
     static Column column(double[] values) {
@@ -55,8 +64,13 @@ final class Logs {
         };
     }
 
+    /// The row of a table that a pack counts in.
+    static String kind(Family family, Enum<?> hidden) {
+        return name(family) + ", " + words(hidden);
+    }
+
     /// `READ_AS_TAPS` as "read as taps".
     static String words(Enum<?> hidden) {
-        return hidden.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ');
+        return hidden.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 }

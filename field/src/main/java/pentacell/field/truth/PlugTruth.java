@@ -48,7 +48,7 @@ public final class PlugTruth {
         if (told.isSafeToPlugIn() && !isSafe) wrong.add("unsafe: it may be plugged in");
         if (!told.isSafeToPlugIn() && isSafe) wrong.add("it may not be plugged in");
         return new TruthOutcome(
-                Logs.name(family) + ", " + Logs.words(hidden),
+                Logs.kind(family, hidden),
                 isRight,
                 wrong,
                 OptionalDouble.empty(),

@@ -117,7 +117,7 @@ public final class ServiceTruth {
                 Watch.of(
                         Logs.pack(pack.log(kind.use(), 25 + random.nextInt(20), logger)), parallel);
         return outcome(
-                Logs.name(family) + ", " + Logs.words(hidden),
+                Logs.kind(family, hidden),
                 watch,
                 secrets,
                 parallel,

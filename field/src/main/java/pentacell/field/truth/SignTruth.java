@@ -57,7 +57,7 @@ public final class SignTruth {
         // a log that shows no discharge says nothing of one
         boolean isRight = known == 0 || Math.abs(told - known) <= part * known;
         return new TruthOutcome(
-                Logs.name(family) + ", " + Logs.words(convention),
+                Logs.kind(family, convention),
                 isRight,
                 isRight ? List.of() : List.of("%.2f of %.2f Ah".formatted(told, known)),
                 known == 0 ? OptionalDouble.empty() : OptionalDouble.of(told / known - 1),

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 
 /// Outcomes counted by kind.
 ///
@@ -52,7 +53,7 @@ public record TruthTable(List<Row> rows) {
                     .reduce((a, b) -> Math.abs(b) > Math.abs(a) ? b : a);
         }
 
-        private java.util.stream.DoubleStream errors() {
+        private DoubleStream errors() {
             return outcomes.stream().flatMapToDouble(each -> each.error().stream()).map(Math::abs);
         }
     }

@@ -65,8 +65,7 @@ final class FactCodecTest {
         assertEquals(Set.of(), described, "kinds that files have and the program lost");
     }
 
-    /// What a fact is made of stands in its line of the handbook: the names of its parts and, where
-    /// a part is one of a few, each of them.
+    /// The handbook names every part of a fact and, where a part is an enum, each of its constants.
     @Test
     void everyPartOfAFactIsDescribed() throws IOException {
         String handbook = Files.readString(Path.of("../docs/file-format.md"));

@@ -1,6 +1,5 @@
-/// What is logged of a pack in use: histories of its groups, readings by hand, cans that were
-/// probed, retests, what was mended. [pentacell.core.service.facts.PackInUse] is all of it, taken
-/// together.
+/// The facts of a pack in use: histories of its groups, readings by hand, probed cells, retests and
+/// repairs. [pentacell.core.service.facts.PackInUse] collects them all.
 @NullMarked
 package pentacell.core.service.facts;
 
