@@ -48,7 +48,7 @@ final class ServiceTruthTest {
         "LFP, BALANCED, 8, 1",
         "LFP, OUT_OF_BALANCE, 8, 1",
         "LFP, SOME_CELLS_OFF, 3, 1",
-        "LFP, MANY_CELLS_OFF, 3, 2",
+        "LFP, MANY_CELLS_OFF, 6, 1",
         "LFP, SELF_DISCHARGE, 6, 1",
         "LFP, RESISTANCE, 6, 1",
         "LFP, MISREAD, 3, 1"

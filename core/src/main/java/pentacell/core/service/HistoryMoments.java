@@ -9,6 +9,7 @@ final class HistoryMoments {
     private final double[] amps;
     private final double[] drawn;
     private final double[] rested;
+    private final double[] usual;
     private final double[][] strays;
     private final double[][] slopes;
     private final boolean[][] over;
@@ -20,6 +21,7 @@ final class HistoryMoments {
         amps = new double[size];
         drawn = new double[size];
         rested = new double[size];
+        usual = new double[size];
         strays = new double[groups][size];
         slopes = new double[groups][size];
         over = new boolean[groups][size];
@@ -29,12 +31,15 @@ final class HistoryMoments {
     /// Says what holds for the pack at a moment.
     ///
     /// @param restedSeconds for how long hardly any current has flowed
+    /// @param usualVolts of the median group
     void pack(
             int moment,
             double daysSinceBegin,
             double current,
             double drawnAmpHours,
-            double restedSeconds) {
+            double restedSeconds,
+            double usualVolts) {
+        usual[moment] = usualVolts;
         rested[moment] = restedSeconds;
         days[moment] = daysSinceBegin;
         amps[moment] = current;
@@ -57,6 +62,10 @@ final class HistoryMoments {
         return days.length;
     }
 
+    int groups() {
+        return strays.length;
+    }
+
     /// Time since the begin, in days.
     double days(int moment) {
         return days[moment];
@@ -75,6 +84,11 @@ final class HistoryMoments {
     /// For how long hardly any current has flowed, in s.
     double restedSeconds(int moment) {
         return rested[moment];
+    }
+
+    /// The voltage of the median group, in V.
+    double usualVolts(int moment) {
+        return usual[moment];
     }
 
     /// How far a group is from the median, in V.

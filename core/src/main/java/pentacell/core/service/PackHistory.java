@@ -125,14 +125,15 @@ final class PackHistory {
         double[] rested = restedSeconds();
         for (int moment = 0; moment < some.length; moment++) {
             int i = some[moment];
+            for (int g = 0; g < volts.length; g++) volts[g] = log.volts().get(g).get(i);
+            double middle = Middle.of(volts);
             moments.pack(
                     moment,
                     (seconds[i] - seconds[0]) / DAY_SECONDS,
                     amps[i],
                     run.drawnAmpHours(inside[i]),
-                    rested[i]);
-            for (int g = 0; g < volts.length; g++) volts[g] = log.volts().get(g).get(i);
-            double middle = Middle.of(volts);
+                    rested[i],
+                    middle);
             for (int g = 0; g < volts.length; g++) {
                 double stray = volts[g] - middle;
                 moments.group(

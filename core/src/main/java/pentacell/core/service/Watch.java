@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.IntToDoubleFunction;
+import pentacell.core.cell.Chemistry;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.service.facts.Trouble;
 import pentacell.core.unit.Count;
@@ -68,6 +69,11 @@ public record Watch(
     /// Neighbours lose alike when what they lose differs by less than this part.
     private static final double ALIKE = 0.3;
 
+    private static final String HOLDS = "holds";
+
+    private static final String FIRST_AT_BOTH_ENDS =
+            "is the first to be full and the first to be low, so it holds about";
+
     private static final String PART_OF_THE_GROUPS =
             "what hangs on part of the groups: a tap for a lower voltage, the board's own supply, a charger on one group";
 
@@ -89,6 +95,9 @@ public record Watch(
     /// It must lack more than this by it.
     private static final double FALLEN_SHARE = 0.05;
 
+    /// With more of its charge lost, a group keeps the others from coming near empty.
+    private static final double MUCH_LOST = 0.3;
+
     /// And is read at less than this part of the highest current, where its resistance says little.
     private static final double LIGHT_SHARE = 0.05;
 
@@ -109,6 +118,7 @@ public record Watch(
         List<Finding> findings = new ArrayList<>();
         List<OutOfBalance> outOfBalance = new ArrayList<>();
         List<GroupDeviation> all = new ArrayList<>();
+        BothEnds ends = new BothEnds(moments, SETTLED_SECONDS);
         for (int group = 0; group < log.series() && log.series() > 1; group++)
             all.add(
                     GroupDeviation.confirmed(
@@ -120,7 +130,7 @@ public record Watch(
             List<GroupDeviation> others = others(all, group);
             double othersOhms =
                     others.stream().mapToDouble(each -> Math.abs(each.ohms())).max().orElse(0);
-            OfGroup one = new OfGroup(history, moments, group, parallel, othersOhms);
+            OfGroup one = new OfGroup(history, moments, ends, group, parallel, othersOhms);
             GroupDeviation off = all.get(group).beyond(others);
             List<Finding> told = one.findings(off);
             findings.addAll(told);
@@ -129,6 +139,10 @@ public record Watch(
         // where one loses charge, the others seem to gain
         if (findings.stream().anyMatch(each -> each.cause() == Trouble.SELF_DISCHARGE))
             findings.removeIf(each -> each.cause() == Trouble.UNEVEN_LOAD);
+        // one that empties first keeps the pack from being used: little is known of the others then
+        if (history.isFlat()
+                && findings.stream().anyMatch(each -> each.cause() == Trouble.CELLS_OFF))
+            findings.removeIf(each -> each.cause() == Trouble.MISREAD);
         tapped(findings);
         findings.sort(Comparator.comparingDouble((Finding each) -> -each.sure()));
         outOfBalance.sort(
@@ -200,15 +214,24 @@ public record Watch(
     private record OfGroup(
             PackHistory history,
             HistoryMoments moments,
+            BothEnds ends,
             int group,
             int parallel,
             double othersOhms) {
         List<Finding> findings(GroupDeviation off) {
             List<Finding> findings = new ArrayList<>();
+            double first = history.isFlat() ? ends.lostShare(group, Chemistry.LFP) : 0;
             double fallen = fallenShare(off);
-            if (fallen > Math.max(FALLEN_SHARE, HALF_A_CELL / parallel)) {
+            boolean isFirst = first > HALF_A_CELL / parallel;
+            if (isFirst || fallen > Math.max(FALLEN_SHARE, HALF_A_CELL / parallel)) {
+                // where the others come near empty too, the run itself tells it better
+                boolean isByRun = !isFirst || first < MUCH_LOST && off.lostShare() > 0;
                 // what else is read of a group that is empty again and again says nothing
-                findings.add(cellsOff(Math.max(fallen, off.lostShare()), 1));
+                findings.add(
+                        cellsOff(
+                                isByRun ? Math.max(fallen, off.lostShare()) : first,
+                                1,
+                                isFirst ? FIRST_AT_BOTH_ENDS : HOLDS));
                 return findings;
             }
             cellsOff(findings, off);
@@ -267,19 +290,21 @@ public record Watch(
                                     * moments.drawnAmpHours(at)
                                     * share
                                     / (1 - share));
-            if (share > passes && effect > seen(SEEN_VOLTS)) findings.add(cellsOff(share, effect));
+            if (share > passes && effect > seen(SEEN_VOLTS))
+                findings.add(cellsOff(share, effect, HOLDS));
         }
 
-        private Finding cellsOff(double share, double effect) {
+        private Finding cellsOff(double share, double effect, String holds) {
             int cells = Math.clamp(Math.round(share * parallel), 1, parallel);
             return new Finding(
                     group,
                     Trouble.CELLS_OFF,
                     OptionalInt.of(cells),
                     Map.of("capacityShare", 1 - share, "strayMillivoltsAtLowest", 1000 * effect),
-                    "group %d holds %s of what the others do: about %s of %d off the bar"
+                    "group %d %s %s of what the others do: about %s of %d off the bar"
                             .formatted(
                                     group + 1,
+                                    holds,
                                     Quantity.PERCENT.text(100 * (1 - share), 0),
                                     Count.of(cells, "cell", "cells"),
                                     parallel),

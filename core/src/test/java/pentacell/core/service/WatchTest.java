@@ -79,6 +79,54 @@ final class WatchTest {
         }
     }
 
+    @ParameterizedTest(name = "{0} of 20 cells off")
+    @ValueSource(ints = {9, 10, 11})
+    @DisplayName("an LFP group first at both ends lacks cells, though it is never below the others")
+    void anLfpGroupThatIsFirstFullAndFirstLow(int cells) {
+        UsedPack.Use use = UsedPack.USE.of(12).from(0.97);
+        double left = 1 - cells / 20.0;
+        for (int seed = 0; seed < 10; seed++) {
+            Random random = new Random(100L * cells + seed);
+            List<Truth> groups = UsedPack.sound(random, 10);
+            groups.set(4, new Truth(left, 0, OHMS / left, 0).madeEqualAt(0.93, use.full()));
+            Watch watch = Watch.of(UsedPack.history(groups, WatchTest::lfpVolts, use, random), 20);
+            assertEquals(1, watch.findings().size(), watch::toString);
+            Finding finding = watch.findings().get(0);
+            assertEquals(4, finding.group(), watch::toString);
+            assertEquals(Trouble.CELLS_OFF, finding.cause(), watch::toString);
+            assertEquals(cells, finding.cellsOff().orElseThrow(), 4, watch::toString);
+        }
+    }
+
+    @Test
+    @DisplayName("an LFP group that is first full or first low only is not accused")
+    void anLfpGroupFirstAtOneEndIsSound() {
+        for (double ahead : new double[] {0.03, -0.03})
+            for (int seed = 0; seed < 10; seed++) {
+                Random random = new Random(seed);
+                List<Truth> groups = UsedPack.sound(random, 10);
+                groups.set(4, new Truth(1, 0, OHMS, 0, ahead));
+                Watch watch =
+                        Watch.of(
+                                UsedPack.history(
+                                        groups,
+                                        WatchTest::lfpVolts,
+                                        new UsedPack.Use(12, 0.97, 12, 20, 600, 0.002, 0, 0),
+                                        random),
+                                20);
+                assertEquals(List.of(), watch.findings(), watch::toString);
+            }
+    }
+
+    /// A flat curve of our own that turns up at the end, in V (from memory: shape of LFP).
+    private static double lfpVolts(double share) {
+        return 3.27
+                + 0.05 * share
+                - 0.5 * Math.exp(-share / 0.03)
+                - 0.12 * Math.exp(-share / 0.1)
+                + 0.12 * Math.exp((Math.min(share, 1.02) - 1) / 0.01);
+    }
+
     @ParameterizedTest(name = "{0} of its charge")
     @ValueSource(doubles = {-0.06, -0.03, 0, 0.03, 0.06})
     @DisplayName("a group that is fuller or emptier than the others is out of balance, and sound")

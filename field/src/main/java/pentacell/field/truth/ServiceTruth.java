@@ -73,11 +73,12 @@ public final class ServiceTruth {
         }
 
         /// Whether a history of this kind can show what is hidden: LFP that is kept full tells
-        /// nothing of charges, and LFP that never comes near empty nothing of cells that are off.
+        /// nothing of charges, and LFP that never comes near empty nothing of a few cells that are
+        /// off.
         public boolean canShow(Family family, Hidden hidden) {
             if (family == Family.NMC || hidden.isSound()) return true;
             return switch (hidden) {
-                case SOME_CELLS_OFF, MANY_CELLS_OFF, TWO_AT_ONCE ->
+                case SOME_CELLS_OFF, TWO_AT_ONCE ->
                         !isFloating() && use != Use.TOOL && use != Use.HEATER;
                 default -> !isFloating();
             };
