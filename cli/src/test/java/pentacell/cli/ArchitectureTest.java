@@ -66,6 +66,7 @@ final class ArchitectureTest {
         "pentacell.core.conductor..",
         "pentacell.core.journal..",
         "pentacell.core.judgement..",
+        "pentacell.core.line..",
         "pentacell.core.measure..",
         "pentacell.core.state..",
         "pentacell.core.unit.."

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import pentacell.core.journal.Fact;
+import pentacell.core.unit.Limit;
 
 /// What can be logged of a donor: its description, and what is seen and done before and while it is
 /// taken apart.
@@ -109,7 +110,6 @@ public sealed interface DonorFact extends Fact {
     }
 
     private static void check(double volts) {
-        if (!(volts >= -1000 && volts <= 1000))
-            throw new IllegalArgumentException("a reading is −1000 to 1000 V, was " + volts);
+        Limit.DONOR_VOLTAGE.checked(volts);
     }
 }

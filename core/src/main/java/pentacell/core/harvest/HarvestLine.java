@@ -14,8 +14,13 @@ import pentacell.core.donor.DonorFact;
 import pentacell.core.donor.DonorRecord;
 import pentacell.core.donor.Donors;
 import pentacell.core.donor.WarningSign;
+import pentacell.core.line.Line;
+import pentacell.core.line.LineAct;
+import pentacell.core.line.Piece;
 import pentacell.core.state.WorkshopState;
+import pentacell.core.unit.Limit;
 import pentacell.core.unit.NumberText;
+import pentacell.core.unit.Quantity;
 
 /// A line as it is said over a donor: `LD08 3.98 3.52 3.97` (its groups from the pack's negative),
 /// `2:3.53` (one group again), `p11.4` (whole pack), `o0` (output), `swollen` and other signs,
@@ -23,21 +28,24 @@ import pentacell.core.unit.NumberText;
 ///
 /// Bare numbers go to the groups that were not read yet; when all were, they begin again at group
 /// 1.
-///
-/// @param tokens the pieces in the order typed
-/// @param donor the donor it is about: named in the line, else the one in hand
-public record HarvestLine(List<Token> tokens, Optional<DonorRecord> donor) {
+public final class HarvestLine {
     private static final Pattern GROUP = Pattern.compile("(\\d{1,3})[:=](.+)");
     private static final Pattern PACK = Pattern.compile("[pP]=?([+\\-−]?[\\d.,]+)[vV]?");
     private static final Pattern OUTPUT = Pattern.compile("[oO]=?([+\\-−]?[\\d.,]+)[vV]?");
     private static final Pattern MINUTES = Pattern.compile("(\\d{1,4})min");
 
-    public HarvestLine {
-        tokens = List.copyOf(tokens);
+    private final String text;
+    private final List<Token> tokens;
+    private final Optional<DonorRecord> donor;
+
+    private HarvestLine(String text, List<Token> tokens, Optional<DonorRecord> donor) {
+        this.text = text.strip();
+        this.tokens = tokens;
+        this.donor = donor;
     }
 
     /// What a piece is logged as.
-    public enum Kind {
+    private enum Kind {
         DONOR,
         GROUP,
         PACK,
@@ -49,12 +57,10 @@ public record HarvestLine(List<Token> tokens, Optional<DonorRecord> donor) {
 
     /// A piece of the line.
     ///
-    /// @param text as typed
     /// @param number group number or minutes; 0 where there is none
     /// @param volts reading in V; NaN where there is none
-    /// @param sign the sign it stands for
     /// @param oddity what is odd about it, in a sentence; empty when nothing is
-    public record Token(
+    private record Token(
             String text,
             Kind kind,
             int number,
@@ -68,11 +74,32 @@ public record HarvestLine(List<Token> tokens, Optional<DonorRecord> donor) {
         static Token reading(String text, Kind kind, int group, double volts, String oddity) {
             return new Token(text, kind, group, volts, Optional.empty(), oddity);
         }
+
+        Piece piece() {
+            Piece.Look look = oddity.isEmpty() ? Piece.Look.PLAIN : Piece.Look.ODD;
+            String reading = Quantity.VOLTAGE.text(volts);
+            return switch (kind) {
+                case DONOR -> new Piece(text, "donor", look);
+                case GROUP -> new Piece(reading, "group " + number, look);
+                case PACK -> new Piece(reading, "whole pack", look);
+                case OUTPUT -> new Piece(reading, "output", look);
+                case SIGN -> new Piece(sign.map(WarningSign::words).orElse(text), "sign", look);
+                case MINUTES -> new Piece(number + " min", "spent", look);
+                case NOT_UNDERSTOOD -> Piece.refused(text);
+            };
+        }
     }
 
-    /// Reads a line; never fails, what is not understood becomes a token that says why.
-    public static HarvestLine read(String text, WorkshopState state, Optional<String> inHand) {
-        String[] words = text.strip().isEmpty() ? new String[0] : text.strip().split("[\\s;]+");
+    /// Reads a line; never fails, what is not understood becomes a piece that says why.
+    ///
+    /// @param inHand code of the donor that a line without one is about
+    public static Line<LineAct> read(String text, WorkshopState state, Optional<String> inHand) {
+        return text.isBlank() ? Line.blank() : understood(text, state, inHand).line();
+    }
+
+    private static HarvestLine understood(
+            String text, WorkshopState state, Optional<String> inHand) {
+        String[] words = text.strip().split("[\\s;]+");
         List<Token> tokens = new ArrayList<>();
         Optional<DonorRecord> donor = inHand.flatMap(Donors.of(state)::record);
         int begin = 0;
@@ -101,7 +128,7 @@ public record HarvestLine(List<Token> tokens, Optional<DonorRecord> donor) {
             if (isBare && words[i].indexOf('=') < 0) next++;
             tokens.add(token);
         }
-        return new HarvestLine(tokens, donor);
+        return new HarvestLine(text, tokens, donor);
     }
 
     private static int firstGroup(Optional<DonorRecord> donor, int series, int bareNumbers) {
@@ -145,8 +172,9 @@ public record HarvestLine(List<Token> tokens, Optional<DonorRecord> donor) {
                             + NumberText.whyNot(digits)
                             + "; expected the voltages of the groups, p for the pack, o for the output, or a sign such as swollen.");
         double volts = number.getAsDouble();
-        if (Math.abs(volts) > 1000)
-            return Token.refused(word, "\"" + word + "\" cannot be: a pack reads up to 1000 V.");
+        if (!Limit.DONOR_VOLTAGE.holds(volts))
+            return Token.refused(
+                    word, "\"%s\" cannot be: %s.".formatted(word, Limit.DONOR_VOLTAGE.sentence()));
         if (kind == Kind.GROUP && (group < 1 || group > 200))
             return Token.refused(word, "\"" + word + "\": groups count from 1 to 200.");
         if (kind == Kind.GROUP && series > 0 && group > series)
@@ -163,17 +191,34 @@ public record HarvestLine(List<Token> tokens, Optional<DonorRecord> donor) {
         return Token.reading(word, kind, group, volts, oddity);
     }
 
-    /// Whether Enter can log it.
-    public boolean isComplete() {
-        return donor.isPresent()
-                && !tokens.isEmpty()
-                && tokens.stream().noneMatch(token -> token.kind() == Kind.NOT_UNDERSTOOD);
+    private Line<LineAct> line() {
+        List<Piece> pieces = tokens.stream().map(Token::piece).toList();
+        if (donor.isEmpty())
+            return new Line.Incomplete<>(pieces, "Which donor? Begin the line with its code.");
+        Optional<String> refusal =
+                tokens.stream()
+                        .filter(token -> token.kind() == Kind.NOT_UNDERSTOOD)
+                        .map(Token::oddity)
+                        .findFirst();
+        if (refusal.isPresent()) return new Line.Incomplete<>(pieces, refusal.get());
+        String remark =
+                tokens.stream()
+                        .map(Token::oddity)
+                        .filter(oddity -> !oddity.isEmpty())
+                        .findFirst()
+                        .orElse("");
+        return new Line.Complete<>(pieces, remark, act(donor.get().donor().code()));
+    }
+
+    private LineAct act(String code) {
+        List<DonorFact> facts = facts(code);
+        if (facts.isEmpty()) return LineAct.takes(new LineAct.Subject.OfDonor(code));
+        boolean isNamed = tokens.getFirst().kind() == Kind.DONOR;
+        return LineAct.logs("Read " + code, isNamed ? text : code + " " + text, facts).about(code);
     }
 
     /// What the line says, as facts of its donor; none when only the donor is named.
-    public List<DonorFact> facts() {
-        if (donor.isEmpty()) return List.of();
-        String code = donor.get().donor().code();
+    private List<DonorFact> facts(String code) {
         List<DonorFact> facts = new ArrayList<>();
         TreeMap<Integer, Double> groups = new TreeMap<>();
         Set<WarningSign> signs = EnumSet.noneOf(WarningSign.class);

@@ -1,10 +1,13 @@
 package pentacell.core.intake;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellModel;
 import pentacell.core.school.Schools;
+import pentacell.core.state.WorkshopState;
 
 /// What the quick line needs to know of the workshop to see that a value is odd.
 public interface BenchContext {
@@ -28,6 +31,13 @@ public interface BenchContext {
     /// First voltages in V of the other cells of the same donor.
     default double[] neighbourVolts(CellId cell) {
         return new double[0];
+    }
+
+    /// What is logged of a cell with its first reading; nothing of one that is known.
+    ///
+    /// @param before what holds when it is logged
+    default List<CellFact> introduced(WorkshopState before, CellId cell) {
+        return List.of();
     }
 
     /// The schools the workshop follows.

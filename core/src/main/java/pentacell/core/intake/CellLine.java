@@ -1,6 +1,7 @@
 package pentacell.core.intake;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -10,6 +11,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFact.BlemishesSeen;
@@ -24,6 +26,10 @@ import pentacell.core.cell.TestConditions;
 import pentacell.core.intake.QuickToken.Kind;
 import pentacell.core.judgement.Reason;
 import pentacell.core.judgement.Rule;
+import pentacell.core.line.Line;
+import pentacell.core.line.LineAct;
+import pentacell.core.line.Piece;
+import pentacell.core.state.Draft;
 import pentacell.core.unit.Limit;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
@@ -34,11 +40,7 @@ import pentacell.core.unit.Quantity;
 /// A bare number is taken by its size, which for single cells leaves no doubt: under 6 a voltage in
 /// V, from 6 to under 400 a resistance in mΩ, from 400 a capacity in mAh. `56ac` and `56dc` say how
 /// a resistance was read; else the workshop's own meter counts.
-///
-/// @param tokens the pieces in the order typed
-/// @param cell the cell it is about: named in the line, else the one in hand
-/// @param meter how a resistance was read that does not say it
-public record CellLine(List<QuickToken> tokens, Optional<CellId> cell, ResistanceMethod meter) {
+public final class CellLine {
     static final double VOLTAGE_BELOW = 6;
     static final double RESISTANCE_BELOW = 400;
 
@@ -49,12 +51,25 @@ public record CellLine(List<QuickToken> tokens, Optional<CellId> cell, Resistanc
 
     private static final Pattern CANS = Pattern.compile("[x×](\\d{1,6})", Pattern.CASE_INSENSITIVE);
 
-    public CellLine {
-        tokens = List.copyOf(tokens);
+    private final String text;
+    private final List<QuickToken> tokens;
+    private final Optional<CellId> cell;
+    private final BenchContext bench;
+
+    private CellLine(
+            String text, List<QuickToken> tokens, Optional<CellId> cell, BenchContext bench) {
+        this.text = text.strip();
+        this.tokens = List.copyOf(tokens);
+        this.cell = cell;
+        this.bench = bench;
     }
 
-    /// Reads a line; never fails, what is not understood becomes a token that says why.
-    public static CellLine read(String text, BenchContext bench) {
+    /// Reads a line; never fails, what is not understood becomes a piece that says why.
+    public static Line<LineAct> read(String text, BenchContext bench) {
+        return text.isBlank() ? Line.blank() : understood(text, bench).line();
+    }
+
+    private static CellLine understood(String text, BenchContext bench) {
         List<QuickToken> raw = tokens(text, bench);
         Optional<CellId> named =
                 raw.stream()
@@ -83,7 +98,7 @@ public record CellLine(List<QuickToken> tokens, Optional<CellId> cell, Resistanc
                                         Rule.READ_TWICE, Double.NaN, Double.NaN, wordFor(token))));
             else checked.add(oddity(token, cell, bench, cans).map(token::odd).orElse(token));
         }
-        return new CellLine(checked, cell, bench.schools().meter());
+        return new CellLine(text, checked, cell, bench);
     }
 
     private static String wordFor(QuickToken token) {
@@ -97,40 +112,60 @@ public record CellLine(List<QuickToken> tokens, Optional<CellId> cell, Resistanc
         };
     }
 
-    /// Whether Enter can log it: a cell, something to log, and nothing that was not understood.
-    public boolean isComplete() {
-        return cell.isPresent()
-                && !tokens.isEmpty()
-                && tokens.stream().noneMatch(token -> token.kind() == Kind.NOT_UNDERSTOOD);
+    private Line<LineAct> line() {
+        List<Piece> pieces = tokens.stream().map(QuickToken::piece).toList();
+        Optional<String> refusal =
+                tokens.stream()
+                        .filter(token -> token.kind() == Kind.NOT_UNDERSTOOD)
+                        .flatMap(token -> token.oddity().stream())
+                        .map(Reason::sentence)
+                        .findFirst();
+        if (refusal.isPresent()) return new Line.Incomplete<>(pieces, refusal.get());
+        if (cell.isEmpty())
+            return new Line.Incomplete<>(pieces, "Which cell? Begin the line with its id.");
+        String remark =
+                tokens.stream()
+                        .flatMap(token -> token.oddity().stream())
+                        // that a cell is new matters least
+                        .min(Comparator.comparing(reason -> reason.rule() == Rule.CELL_IS_NEW))
+                        .map(Reason::sentence)
+                        .orElse("");
+        return new Line.Complete<>(pieces, remark, act(cell.get()));
     }
 
-    /// Whether the line says itself which cell it is about.
-    public boolean namesItsCell() {
-        return tokens.stream().anyMatch(token -> token.kind() == Kind.CELL);
+    private LineAct act(CellId id) {
+        List<CellFact> readings = readings(id);
+        if (readings.isEmpty() && bench.isKnown(id))
+            return LineAct.takes(new LineAct.Subject.OfCell(id));
+        boolean isNamed = tokens.stream().anyMatch(token -> token.kind() == Kind.CELL);
+        Draft draft =
+                before ->
+                        Stream.concat(bench.introduced(before, id).stream(), readings.stream())
+                                .toList();
+        return LineAct.logs("Log " + id, isNamed ? text : id + " " + text, draft).about(id);
     }
 
     /// The readings and notes in the line as facts of its cell.
-    public List<CellFact> readings() {
+    private List<CellFact> readings(CellId id) {
         List<CellFact> facts = new ArrayList<>();
-        cell.ifPresent(id -> {
-            for (QuickToken token : tokens) {
-                switch (token.kind()) {
-                    case VOLTAGE -> facts.add(new VoltageRead(id, token.value()));
-                    case RESISTANCE ->
-                            facts.add(
-                                    new ResistanceRead(
-                                            id, token.value(), token.method().orElse(meter)));
-                    case CAPACITY ->
-                            facts.add(
-                                    new CapacityMeasured(
-                                            id, token.value(), TestConditions.NOT_STATED));
-                    case CANS -> facts.add(new CansCounted(id, (int) token.value()));
-                    case BLEMISHES -> facts.add(new BlemishesSeen(id, token.blemishes()));
-                    case NOTE -> facts.add(new CellNoted(id, token.text()));
-                    case CELL, NOT_UNDERSTOOD -> {}
-                }
+        for (QuickToken token : tokens) {
+            switch (token.kind()) {
+                case VOLTAGE -> facts.add(new VoltageRead(id, token.value()));
+                case RESISTANCE ->
+                        facts.add(
+                                new ResistanceRead(
+                                        id,
+                                        token.value(),
+                                        token.method().orElse(bench.schools().meter())));
+                case CAPACITY ->
+                        facts.add(
+                                new CapacityMeasured(id, token.value(), TestConditions.NOT_STATED));
+                case CANS -> facts.add(new CansCounted(id, (int) token.value()));
+                case BLEMISHES -> facts.add(new BlemishesSeen(id, token.blemishes()));
+                case NOTE -> facts.add(new CellNoted(id, token.text()));
+                case CELL, NOT_UNDERSTOOD -> {}
             }
-        });
+        }
         return facts;
     }
 

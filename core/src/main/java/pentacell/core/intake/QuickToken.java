@@ -7,6 +7,8 @@ import java.util.stream.Collectors;
 import pentacell.core.cell.Blemish;
 import pentacell.core.cell.CellFact.ResistanceMethod;
 import pentacell.core.judgement.Reason;
+import pentacell.core.judgement.Rule;
+import pentacell.core.line.Piece;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 
@@ -17,7 +19,7 @@ import pentacell.core.unit.Quantity;
 /// @param value its number in V, mΩ or mAh; NaN for an id, a note or what was not understood
 /// @param method how a resistance was read, where the token says so
 /// @param oddity what is odd about it, if anything
-public record QuickToken(
+record QuickToken(
         String text,
         Kind kind,
         double value,
@@ -28,22 +30,34 @@ public record QuickToken(
     }
 
     /// What a token is logged as.
-    public enum Kind {
-        CELL,
-        VOLTAGE,
-        RESISTANCE,
-        CAPACITY,
+    enum Kind {
+        CELL("cell"),
+        VOLTAGE("voltage"),
+        RESISTANCE("IR"),
+        CAPACITY("capacity"),
         /// How many cans stay together as one.
-        CANS,
+        CANS("unit"),
         /// What is wrong with the can, one key each.
-        BLEMISHES,
-        NOTE,
+        BLEMISHES("the can"),
+        NOTE("note"),
         /// Stands in the way of logging the line.
-        NOT_UNDERSTOOD
+        NOT_UNDERSTOOD(Piece.NOT_UNDERSTOOD);
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
     }
 
-    /// The token as its chip shows it.
-    public String chip() {
+    /// The token as it is shown.
+    Piece piece() {
+        if (kind == Kind.NOT_UNDERSTOOD) return Piece.refused(text);
+        boolean isOdd = oddity.filter(reason -> reason.rule() != Rule.CELL_IS_NEW).isPresent();
+        return new Piece(shown(), kind.words, isOdd ? Piece.Look.ODD : Piece.Look.PLAIN);
+    }
+
+    private String shown() {
         return switch (kind) {
             case VOLTAGE -> Quantity.VOLTAGE.text(value);
             case RESISTANCE ->

@@ -8,11 +8,19 @@ import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import pentacell.core.cell.Chemistry;
+import pentacell.core.line.Line;
+import pentacell.core.line.LineAct;
+import pentacell.core.line.Piece;
 import pentacell.core.plan.facts.LoadItem;
 import pentacell.core.plan.facts.Losses;
 import pentacell.core.plan.facts.Need;
+import pentacell.core.plan.facts.PlanFact;
+import pentacell.core.plan.facts.Planned;
+import pentacell.core.plan.facts.Plans;
 import pentacell.core.plan.facts.Window;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.NumberText;
+import pentacell.core.unit.Quantity;
 
 /// A need as it is typed in one line: `60w peak 150w 8h 10.5-15v`, or `250w 12wh/km 40km 30-42v lfp
 /// 85%`. Order does not matter, comma or point; a word before a figure says what it is, else its
@@ -171,5 +179,63 @@ public record NeedLine(
                                         ? wattHoursPerKilometre
                                         : base.wattHoursPerKilometre())
                         .kilometres(kilometres.isPresent() ? kilometres : base.kilometres()));
+    }
+
+    /// The line as a need of a pack.
+    ///
+    /// @param before what is known of its need; what the line does not name stays
+    public static Line<LineAct> line(
+            String text, String pack, Optional<Need> before, Chemistry otherwise) {
+        if (text.isBlank()) return Line.blank();
+        NeedLine line = read(text);
+        List<Piece> pieces = line.pieces();
+        if (!line.problems.isEmpty())
+            return new Line.Incomplete<>(pieces, line.problems.getFirst());
+        try {
+            Need need = line.need(before, otherwise);
+            return new Line.Complete<>(
+                    pieces,
+                    "",
+                    LineAct.logs(
+                            "State need of " + pack, text, state -> stated(state, pack, need)));
+        } catch (IllegalArgumentException cannotBe) {
+            return new Line.Incomplete<>(pieces, String.valueOf(cannotBe.getMessage()));
+        }
+    }
+
+    /// A need as a fact of its pack; none when that is its need already.
+    public static List<PlanFact> stated(WorkshopState state, String pack, Need need) {
+        return Plans.of(state).plan(pack).map(Planned::need).equals(Optional.of(need))
+                ? List.of()
+                : List.of(new PlanFact.NeedStated(pack, need));
+    }
+
+    private List<Piece> pieces() {
+        List<Piece> pieces = new ArrayList<>();
+        chemistry.ifPresent(named -> pieces.add(Piece.plain(named.words(), "cells")));
+        if (highTripVolts.isPresent())
+            pieces.add(
+                    Piece.plain(
+                            Quantity.VOLTAGE.number(lowTripVolts.orElse(0), 1)
+                                    + "–"
+                                    + Quantity.VOLTAGE.text(highTripVolts.getAsDouble(), 1),
+                            "device"));
+        add(pieces, steadyWatts, Quantity.POWER, "steady");
+        add(pieces, peakWatts, Quantity.POWER, "peak");
+        add(pieces, idleWatts, Quantity.POWER, "idle");
+        if (efficiency.isPresent())
+            pieces.add(
+                    Piece.plain(
+                            Quantity.PERCENT.text(100 * efficiency.getAsDouble(), 0),
+                            "efficiency"));
+        add(pieces, hours, Quantity.HOURS, "wanted");
+        add(pieces, kilometres, Quantity.DISTANCE, "wanted");
+        add(pieces, wattHoursPerKilometre, Quantity.ENERGY, "per km");
+        return pieces;
+    }
+
+    private static void add(
+            List<Piece> pieces, OptionalDouble value, Quantity quantity, String kind) {
+        if (value.isPresent()) pieces.add(Piece.plain(quantity.text(value.getAsDouble()), kind));
     }
 }

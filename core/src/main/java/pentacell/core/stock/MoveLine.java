@@ -16,24 +16,30 @@ import pentacell.core.cell.Place;
 import pentacell.core.cell.Tray;
 import pentacell.core.cell.Trays;
 import pentacell.core.donor.Donors;
+import pentacell.core.line.Line;
+import pentacell.core.line.LineAct;
+import pentacell.core.line.Piece;
+import pentacell.core.state.Draft;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Count;
 
 /// A move as it is typed: `HB05-12 > T3-C04`, `HB05-01..06 > T3`, `HB05 > T3-C01` (a whole donor),
 /// `loose > T3` (all that lie nowhere), `T1-A01..A06 > T3` (a row of places).
-///
-/// @param moves what will be logged; empty when there is a problem
-/// @param words what a person would call it
-/// @param problem what is wrong with the line, in a sentence; empty when it can be done
-public record MoveLine(List<CellPlaced> moves, String words, Optional<String> problem) {
+public final class MoveLine {
     /// Stands for every cell without a place.
     public static final String LOOSE = "loose";
 
     private static final Pattern RANGE = Pattern.compile("(.+?)\\.\\.(.+)");
     private static final Pattern NUMBERED = Pattern.compile("(.*?)(\\d{1,9})");
 
-    public MoveLine {
-        moves = List.copyOf(moves);
+    private final List<CellPlaced> moves;
+    private final String what;
+    private final Place target;
+
+    private MoveLine(List<CellPlaced> moves, String what, Place target) {
+        this.moves = List.copyOf(moves);
+        this.what = what;
+        this.target = target;
     }
 
     /// Whether a line is meant as a move.
@@ -44,7 +50,35 @@ public record MoveLine(List<CellPlaced> moves, String words, Optional<String> pr
     /// Reads a move.
     ///
     /// @param inHand the cell a line without cells is about
-    public static MoveLine read(String text, WorkshopState state, Optional<CellId> inHand) {
+    public static Line<LineAct> read(String text, WorkshopState state, Optional<CellId> inHand) {
+        return moves(text, state, inHand).then(line -> line.act().line(text, inHand));
+    }
+
+    private Line<LineAct> line(String text, Optional<CellId> inHand) {
+        // worked out anew when it is written: a line before it may have failed
+        Draft draft =
+                before ->
+                        switch (moves(text, before, inHand)) {
+                            case Line.Complete<MoveLine> then -> then.act().moves;
+                            case Line.Incomplete<MoveLine> wrong ->
+                                    throw new Draft.NoLongerPossible(wrong.remark());
+                        };
+        CellPlaced first = moves.getFirst();
+        CellPlaced last = moves.getLast();
+        String where =
+                moves.size() == 1 ? last.place().toString() : first.place() + " to " + last.place();
+        boolean isExchange = moves.size() == 2 && what.equals(last.cell().text());
+        return new Line.Complete<>(
+                List.of(Piece.plain("Move " + what, "to " + where)),
+                isExchange
+                        ? "They change places: %s goes to %s."
+                                .formatted(first.cell(), first.place())
+                        : "",
+                LineAct.logs("Move %s to %s".formatted(what, target), text, draft)
+                        .about(last.cell()));
+    }
+
+    private static Line<MoveLine> moves(String text, WorkshopState state, Optional<CellId> inHand) {
         int arrow = text.indexOf('>');
         String from = text.substring(0, arrow).strip();
         String to = text.substring(arrow + 1).strip();
@@ -54,13 +88,14 @@ public record MoveLine(List<CellPlaced> moves, String words, Optional<String> pr
             if (word.isEmpty()) continue;
             List<CellId> named = cells(word, state);
             if (named.isEmpty())
-                return wrong("\"" + word + "\" is not a cell, range of cells or donor here.");
+                return wrong(text, "\"" + word + "\" is not a cell, range of cells or donor here.");
             cells.addAll(named);
         }
-        if (cells.isEmpty()) return wrong("Which cells? For example HB05-01..06 > T3.");
+        if (cells.isEmpty()) return wrong(text, "Which cells? For example HB05-01..06 > T3.");
         Optional<Place> target = target(to, state, cells.size());
         if (target.isEmpty())
             return wrong(
+                    text,
                     to.isEmpty()
                             ? "Where to? A tray or a place, such as " + example(state) + "."
                             : "\""
@@ -71,17 +106,19 @@ public record MoveLine(List<CellPlaced> moves, String words, Optional<String> pr
         Optional<List<CellPlaced>> moves = Shelf.move(state, cells, target.get());
         if (moves.isEmpty() || moves.get().isEmpty())
             return wrong(
+                    text,
                     "%s has no room for %s from %s on."
                             .formatted(
                                     target.get().tray(),
                                     Count.of(cells.size(), "cell", "cells"),
                                     target.get()));
         String what = cells.size() == 1 ? cells.iterator().next().text() : cells.size() + " cells";
-        return new MoveLine(moves.get(), "Move " + what + " to " + target.get(), Optional.empty());
+        return new Line.Complete<>(List.of(), "", new MoveLine(moves.get(), what, target.get()));
     }
 
-    private static MoveLine wrong(String sentence) {
-        return new MoveLine(List.of(), "", Optional.of(sentence));
+    private static Line<MoveLine> wrong(String text, String sentence) {
+        return new Line.Incomplete<>(
+                List.of(new Piece(text.strip(), "move", Piece.Look.REFUSED)), sentence);
     }
 
     private static String example(WorkshopState state) {

@@ -1,7 +1,6 @@
 package pentacell.core.build;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
@@ -12,7 +11,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pentacell.core.Chapters;
-import pentacell.core.build.PickWalk.Check;
 import pentacell.core.build.PickWalk.Order;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellId;
@@ -20,6 +18,8 @@ import pentacell.core.cell.Place;
 import pentacell.core.journal.Act;
 import pentacell.core.journal.Entry;
 import pentacell.core.journal.Fact;
+import pentacell.core.line.LineAct;
+import pentacell.core.line.TypedLines;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.PackFact;
@@ -79,11 +79,8 @@ final class PickWalkTest {
     @ParameterizedTest(name = "{0}: group {1}")
     @CsvSource({"A-3, 2", "' a-3 ', 2", "A-2, 1"})
     void theRightCellIsTakenHoweverItIsTyped(String typed, int group) {
-        assertEquals(
-                group,
-                assertInstanceOf(Check.Right.class, PickWalk.check(typed, pack, state))
-                        .line()
-                        .group());
+        LineAct act = TypedLines.act(ScanLine.read(typed, state, pack.name()));
+        assertTrue(act.answer().contains("goes to group " + group), act::answer);
     }
 
     @ParameterizedTest(name = "{0}: {1}")
@@ -92,12 +89,10 @@ final class PickWalkTest {
         "a-5, belongs to the pack Dome",
         "A-5, it was left out. Put it back to T2-A02",
         "Z-9, was ever logged",
-        "'A 3', is not a cell id",
-        "'', is not a cell id"
+        "'A 3', is not a cell id"
     })
     void theWrongCellIsRefusedWithAReason(String typed, String reason) {
-        String said =
-                assertInstanceOf(Check.Wrong.class, PickWalk.check(typed, pack, state)).reason();
+        String said = TypedLines.whyNot(ScanLine.read(typed, state, pack.name()));
         assertTrue(said.contains(reason), said);
     }
 }

@@ -1,7 +1,6 @@
 package pentacell.core.harvest;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
@@ -28,6 +27,10 @@ import pentacell.core.donor.Donors;
 import pentacell.core.donor.WarningSign;
 import pentacell.core.harvest.TeardownStep.Severity;
 import pentacell.core.journal.Fact;
+import pentacell.core.line.Line;
+import pentacell.core.line.LineAct;
+import pentacell.core.line.Piece;
+import pentacell.core.line.TypedLines;
 import pentacell.core.state.WorkshopState;
 
 final class HarvestLineTest {
@@ -46,9 +49,8 @@ final class HarvestLineTest {
                 "K01                        | ''"
             })
     void aLineIsLoggedAsItIsSaid(String line, String facts) {
-        HarvestLine read = HarvestLine.read(line, state(), Optional.of("K01"));
-        assertTrue(read.isComplete(), read.toString());
-        assertEquals(facts, written(read.facts()));
+        Line<LineAct> read = HarvestLine.read(line, state(), Optional.of("K01"));
+        assertEquals(facts, written(TypedLines.facts(read, state())));
     }
 
     @ParameterizedTest
@@ -64,12 +66,9 @@ final class HarvestLineTest {
                 "0:3.9"
             })
     void whatIsNotUnderstoodSaysWhyAndIsNotLogged(String line) {
-        HarvestLine read = HarvestLine.read(line, state(), Optional.of("K01"));
-        assertFalse(read.isComplete());
-        assertTrue(
-                read.tokens().stream()
-                        .filter(token -> token.kind() == HarvestLine.Kind.NOT_UNDERSTOOD)
-                        .allMatch(token -> token.oddity().length() > 10));
+        Line<LineAct> read = HarvestLine.read(line, state(), Optional.of("K01"));
+        assertTrue(TypedLines.whyNot(read).length() > 10, read.toString());
+        assertTrue(TypedLines.kinds(read).contains(Piece.NOT_UNDERSTOOD), read.toString());
     }
 
     @Test
@@ -82,8 +81,9 @@ final class HarvestLineTest {
 
     @Test
     void withoutADonorNothingIsLogged() {
-        assertFalse(HarvestLine.read("3.9", state(), Optional.empty()).isComplete());
-        assertEquals(List.of(), HarvestLine.read("3.9", state(), Optional.empty()).facts());
+        assertTrue(
+                TypedLines.whyNot(HarvestLine.read("3.9", state(), Optional.empty()))
+                        .startsWith("Which donor?"));
     }
 
     @Test
@@ -195,14 +195,15 @@ final class HarvestLineTest {
 
     private static void log(Journal journal, String line) {
         journal.log(
-                HarvestLine.read(line, journal.state(), Optional.of("K01"))
-                        .facts()
+                TypedLines.facts(
+                                HarvestLine.read(line, journal.state(), Optional.of("K01")),
+                                journal.state())
                         .toArray(Fact[]::new));
     }
 
-    private static String written(List<DonorFact> facts) {
+    private static String written(List<Fact> facts) {
         StringBuilder written = new StringBuilder();
-        for (DonorFact fact : facts)
+        for (Fact fact : facts)
             written.append(
                     switch (fact) {
                         case DonorFact.GroupsRead read -> {

@@ -28,6 +28,10 @@ import pentacell.core.cell.TestConditions;
 import pentacell.core.donor.Donor;
 import pentacell.core.donor.DonorFact;
 import pentacell.core.judgement.Rule;
+import pentacell.core.line.Line;
+import pentacell.core.line.LineAct;
+import pentacell.core.line.Piece;
+import pentacell.core.line.TypedLines;
 import pentacell.core.school.BandSchool;
 import pentacell.core.school.GradePolicy;
 import pentacell.core.school.IntakeVerdict;
@@ -201,15 +205,12 @@ final class AfterFirstLookTest {
         "A01-01 r d, rust / dent, true"
     })
     void blemishesAreTypedInSingleKeys(String line, String chips, boolean isFatal) {
-        CellLine read = CellLine.read(line, bench());
-        List<QuickToken> seen =
-                read.tokens().stream()
-                        .filter(token -> token.kind() == QuickToken.Kind.BLEMISHES)
-                        .toList();
-        assertEquals(chips, String.join(" / ", seen.stream().map(QuickToken::chip).toList()));
-        assertEquals(isFatal, seen.stream().anyMatch(token -> token.oddity().isPresent()));
-        assertTrue(read.isComplete());
-        assertFalse(read.readings().isEmpty());
+        Line<LineAct> read = CellLine.read(line, bench());
+        List<Piece> seen =
+                read.pieces().stream().filter(piece -> piece.kind().equals("the can")).toList();
+        assertEquals(chips, String.join(" / ", seen.stream().map(Piece::text).toList()));
+        assertEquals(isFatal, seen.stream().anyMatch(piece -> piece.look() == Piece.Look.ODD));
+        assertFalse(TypedLines.facts(read, new Journal().state()).isEmpty());
     }
 
     private static BenchContext bench() {

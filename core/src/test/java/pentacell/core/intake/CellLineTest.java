@@ -15,13 +15,17 @@ import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import pentacell.core.Journal;
 import pentacell.core.cell.CellFact;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.CellLimits;
 import pentacell.core.cell.CellModel;
 import pentacell.core.cell.Chemistry;
-import pentacell.core.intake.QuickToken.Kind;
+import pentacell.core.line.Line;
+import pentacell.core.line.LineAct;
+import pentacell.core.line.Piece;
+import pentacell.core.line.TypedLines;
 
 final class CellLineTest {
     private static final CellModel MODEL =
@@ -78,14 +82,13 @@ final class CellLineTest {
                 "-3.61                     | HB03-06 | -3.61 V"
             })
     void aLineIsReadAsWrittenOnTheCan(String text, String cell, String readings) {
-        CellLine line = CellLine.read(text, BENCH);
-        assertTrue(line.isComplete(), () -> line.tokens().toString());
-        assertEquals(new CellId(cell), line.cell().orElseThrow());
+        Line<LineAct> line = CellLine.read(text, BENCH);
+        assertEquals(
+                Optional.of(new LineAct.Subject.OfCell(new CellId(cell))),
+                TypedLines.act(line).subject());
         assertEquals(
                 readings,
-                line.readings().stream()
-                        .map(CellLineTest::written)
-                        .collect(Collectors.joining(" ")));
+                facts(line).stream().map(CellLineTest::written).collect(Collectors.joining(" ")));
     }
 
     @ParameterizedTest(name = "{0}: {1}")
@@ -103,9 +106,8 @@ final class CellLineTest {
                 "HB03-07 NaN         | is not a number"
             })
     void whatIsNotUnderstoodSaysWhyAndIsNotLogged(String text, String why) {
-        CellLine line = CellLine.read(text, BENCH);
-        assertFalse(line.isComplete());
-        assertTrue(reasons(line).contains(why), () -> reasons(line));
+        String said = TypedLines.whyNot(CellLine.read(text, BENCH));
+        assertTrue(said.contains(why), said);
     }
 
     @ParameterizedTest(name = "{0}: {1}")
@@ -123,18 +125,17 @@ final class CellLineTest {
                 "HB03-06 1800         | right cell?"
             })
     void oddValuesAreMarkedButCanBeLogged(String text, String why) {
-        CellLine line = CellLine.read(text, BENCH);
-        assertTrue(line.isComplete());
-        assertTrue(reasons(line).contains(why), () -> reasons(line));
+        Line<LineAct> line = CellLine.read(text, BENCH);
+        assertFalse(facts(line).isEmpty());
+        assertTrue(line.remark().contains(why), line::remark);
+        assertTrue(line.pieces().stream().anyMatch(piece -> piece.look() == Piece.Look.ODD));
     }
 
     @Test
     void aNoteFollowsAQuotationMark() {
-        CellLine line = CellLine.read("HB03-07 3.6 \"sleeve torn 3 mm", BENCH);
-        assertEquals(
-                List.of(Kind.CELL, Kind.VOLTAGE, Kind.NOTE),
-                line.tokens().stream().map(QuickToken::kind).toList());
-        assertEquals("sleeve torn 3 mm", line.tokens().get(2).chip());
+        Line<LineAct> line = CellLine.read("HB03-07 3.6 \"sleeve torn 3 mm", BENCH);
+        assertEquals(List.of("cell", "voltage", "note"), TypedLines.kinds(line));
+        assertEquals("sleeve torn 3 mm", line.pieces().get(2).text());
     }
 
     @RepeatedTest(40)
@@ -149,52 +150,53 @@ final class CellLineTest {
             for (int j = 0; j < length; j++)
                 typed.append(alphabet.charAt(random.nextInt(alphabet.length())));
             String text = typed.toString();
-            CellLine line = CellLine.read(text, BENCH);
-            for (QuickToken token : line.tokens()) {
-                assertTrue(
-                        text.replace('"', ' ').contains(token.text()), () -> token + " of " + text);
-                boolean refused = token.kind() == Kind.NOT_UNDERSTOOD;
-                assertTrue(
-                        !refused || token.oddity().isPresent(),
-                        () -> "a refusal without a reason in " + text);
+            Line<LineAct> line = CellLine.read(text, BENCH);
+            for (Piece piece : line.pieces())
+                if (piece.look() == Piece.Look.REFUSED)
+                    assertTrue(
+                            text.replace('"', ' ').contains(piece.text()),
+                            () -> piece + " of " + text);
+            switch (line) {
+                case Line.Incomplete<LineAct> no ->
+                        assertTrue(
+                                text.isBlank() || !no.remark().isEmpty(),
+                                () -> "a refusal without a reason of " + text);
+                // the facts check their own ranges: reading them must not throw
+                case Line.Complete<LineAct> yes ->
+                        assertTrue(facts(yes).size() <= line.pieces().size());
             }
-            // the facts check their own ranges: reading them must not throw
-            if (line.isComplete()) assertTrue(line.readings().size() <= line.tokens().size());
         }
     }
 
     @ParameterizedTest(name = "{0} is {1}")
     @CsvSource({
-        "5.99, VOLTAGE",
-        "6, RESISTANCE",
-        "399.9, RESISTANCE",
-        "400, CAPACITY",
-        "-1, VOLTAGE",
-        "0.5ah, CAPACITY",
-        "500mv, VOLTAGE",
-        "2ohm, RESISTANCE",
-        "3mah, CAPACITY",
-        "x2, CANS",
-        "×12, CANS",
-        "x0, NOT_UNDERSTOOD",
-        "x2000, NOT_UNDERSTOOD"
+        "5.99, voltage",
+        "6, IR",
+        "399.9, IR",
+        "400, capacity",
+        "-1, voltage",
+        "0.5ah, capacity",
+        "500mv, voltage",
+        "2ohm, IR",
+        "3mah, capacity",
+        "x2, unit",
+        "×12, unit",
+        "x0, not understood",
+        "x2000, not understood"
     })
-    void aBareNumberIsTakenByItsSizeAndAUnitOverrulesIt(String text, Kind kind) {
-        assertEquals(
-                List.of(kind),
-                CellLine.read(text, BENCH).tokens().stream().map(QuickToken::kind).toList());
+    void aBareNumberIsTakenByItsSizeAndAUnitOverrulesIt(String text, String kind) {
+        assertEquals(List.of(kind), TypedLines.kinds(CellLine.read(text, BENCH)));
     }
 
     @Test
     void anEmptyLineIsNotComplete() {
-        assertFalse(CellLine.read("  ", BENCH).isComplete());
+        assertEquals("", TypedLines.whyNot(CellLine.read("  ", BENCH)));
     }
 
-    private static String reasons(CellLine line) {
-        return line.tokens().stream()
-                .flatMap(token -> token.oddity().stream())
-                .map(reason -> reason.sentence())
-                .collect(Collectors.joining(" "));
+    private static List<CellFact> facts(Line<LineAct> line) {
+        return TypedLines.facts(line, new Journal().state()).stream()
+                .map(CellFact.class::cast)
+                .toList();
     }
 
     private static String written(CellFact fact) {

@@ -1,6 +1,7 @@
 package pentacell.core.stock;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
@@ -25,6 +26,9 @@ import pentacell.core.cell.PrepWork;
 import pentacell.core.donor.Donor;
 import pentacell.core.donor.DonorFact;
 import pentacell.core.journal.Fact;
+import pentacell.core.line.Line;
+import pentacell.core.line.LineAct;
+import pentacell.core.line.TypedLines;
 import pentacell.core.state.WorkshopState;
 
 final class ShelfTest {
@@ -45,13 +49,13 @@ final class ShelfTest {
                 "A01-01, A01-03 > T2    | A01-01 T2-A01, A01-03 T2-A02"
             })
     void movesAreTypedAsTheyAreSaid(String line, String moves) {
-        MoveLine read = MoveLine.read(line, shelf(), Optional.of(new CellId("A01-01")));
-        assertEquals(Optional.empty(), read.problem());
+        Line<LineAct> read = MoveLine.read(line, shelf(), Optional.of(new CellId("A01-01")));
         assertEquals(
                 moves,
                 String.join(
                         ", ",
-                        read.moves().stream()
+                        TypedLines.facts(read, shelf()).stream()
+                                .map(CellFact.CellPlaced.class::cast)
                                 .map(move -> move.cell() + " " + move.place())
                                 .toList()));
     }
@@ -68,8 +72,8 @@ final class ShelfTest {
                 "A01-01..B01-02 > T2"
             })
     void whatCannotBeDoneIsSaidAndNothingMoves(String line) {
-        MoveLine read = MoveLine.read(line, shelf(), Optional.of(new CellId("A01-01")));
-        assertTrue(read.problem().isPresent() && read.moves().isEmpty(), read.toString());
+        Line<LineAct> read = MoveLine.read(line, shelf(), Optional.of(new CellId("A01-01")));
+        assertFalse(TypedLines.whyNot(read).isEmpty());
     }
 
     @ParameterizedTest

@@ -24,8 +24,11 @@ import pentacell.core.cell.RunEnding;
 import pentacell.core.cell.RunFact;
 import pentacell.core.cell.TestConditions;
 import pentacell.core.intake.WaitingForTest;
+import pentacell.core.line.LineAct;
+import pentacell.core.line.TypedLines;
 import pentacell.core.school.SchoolFact;
 import pentacell.core.school.TestSchool;
+import pentacell.core.state.WorkshopState;
 import pentacell.core.test.facts.Bay;
 import pentacell.core.test.facts.BenchFact;
 import pentacell.core.test.facts.Instrument;
@@ -175,12 +178,13 @@ final class TestQueueTest {
     @Test
     void aVoltageAloneBelongsToTheCellDueOnTheShelf() {
         CellId due = new CellId("HB03-02");
-        BenchLine line = BenchLine.read("4.172", workshop(2).state(), Optional.of(due));
-        assertEquals("", line.trouble());
-        assertEquals(Optional.of(due), line.cell());
+        WorkshopState state = workshop(2).state();
         assertEquals(
-                Optional.of(new CellId("HB03-01")),
-                BenchLine.read("HB03-01 4.172", workshop(2).state(), Optional.of(due)).cell());
+                "Read HB03-02: HB03-02 4.172",
+                words(TypedLines.act(BenchLine.read("4.172", state, Optional.of(due), 4))));
+        assertEquals(
+                "Read HB03-01: HB03-01 4.172",
+                words(TypedLines.act(BenchLine.read("HB03-01 4.172", state, Optional.of(due), 4))));
     }
 
     @Test
@@ -233,38 +237,60 @@ final class TestQueueTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "hb03-01            | LOAD | HB03-01 |   |       |",
-                "hb03-01 0,5A       | LOAD | HB03-01 |   |       |",
-                "b2 HB03-01 1.5a    | LOAD | HB03-01 | 2 |       |",
-                "HB03-01 50A        | LOAD | HB03-01 |   |       | 0.05 to 20 A",
-                "stop b2 1A         | STOP |         | 2 |       | belongs to a cell",
-                "b2 HB03-01         | LOAD | HB03-01 | 2 |       |",
-                "HB03-01 B2         | LOAD | HB03-01 | 2 |       |",
-                "b2                 | LOAD |         | 2 |       |",
-                "stop b2            | STOP |         | 2 |       |",
-                "stop HB03-01       | STOP | HB03-01 |   |       |",
-                "HB03-01 4,172      | READ | HB03-01 |   | 4.172 |",
-                "HB03-01 4.172v     | READ | HB03-01 |   | 4.172 |",
-                "HB03-01 41.7       | READ | HB03-01 |   | 41.7  | 0 to 5 V",
-                "4.172              | READ |         |   | 4.172 | Which cell",
-                "HB09-99            | LOAD |         |   |       | is not a cell",
-                "stop               | STOP |         |   |       | Stop what",
+                "hb03-01         | load HB03-01",
+                "hb03-01 0,5A    | load HB03-01 at 0.5",
+                "b2 HB03-01 1.5a | load HB03-01 into 2 at 1.5",
+                "HB03-01 B2      | load HB03-01 into 2",
+                "b2              | take 2",
+                "stop b2         | stop 2",
+                "stop HB03-01    | stop HB03-01",
+                "HB03-01 4,172   | Read HB03-01: HB03-01 4.172",
+                "HB03-01 4.172v  | Read HB03-01: HB03-01 4.172"
             })
-    void whatIsTypedAtTheBaysIsUnderstood(
-            String text,
-            BenchLine.Act act,
-            String cell,
-            Integer bay,
-            Double volts,
-            String trouble) {
-        BenchLine line = BenchLine.read(text, workshop(2).state(), Optional.empty());
-        assertEquals(act, line.act());
-        assertEquals(cell, line.cell().map(CellId::text).orElse(null));
-        assertEquals(bay, line.bay().isPresent() ? Integer.valueOf(line.bay().getAsInt()) : null);
+    void whatIsTypedAtTheBaysIsUnderstood(String text, String act) {
         assertEquals(
-                volts,
-                line.volts().isPresent() ? Double.valueOf(line.volts().getAsDouble()) : null);
-        if (trouble == null) assertEquals("", line.trouble());
-        else assertTrue(line.trouble().contains(trouble), line.trouble());
+                act,
+                words(
+                        TypedLines.act(
+                                BenchLine.read(text, workshop(2).state(), Optional.empty(), 4))));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "HB03-01 50A  | 0.05 to 20 A",
+                "stop b2 1A   | belongs to a cell",
+                "HB03-01 41.7 | 0 to 5 V",
+                "4.172        | Which cell",
+                "HB09-99      | is not a cell",
+                "stop         | Stop what",
+                "b5 HB03-01   | no bay 5; there are 4",
+                "stop b0      | no bay 0"
+            })
+    void whatCannotBeDoneAtTheBaysSaysWhy(String text, String why) {
+        String said =
+                TypedLines.whyNot(BenchLine.read(text, workshop(2).state(), Optional.empty(), 4));
+        assertTrue(said.contains(why), said);
+    }
+
+    private static String words(BenchLine.Act act) {
+        return switch (act) {
+            case BenchLine.Act.Load load ->
+                    "load "
+                            + load.cell()
+                            + (load.bay().isPresent() ? " into " + load.bay().getAsInt() : "")
+                            + (load.amps().isPresent() ? " at " + load.amps().getAsDouble() : "");
+            case BenchLine.Act.TakeBay take -> "take " + take.bay();
+            case BenchLine.Act.Stop stop ->
+                    "stop "
+                            + stop.cell()
+                                    .map(CellId::text)
+                                    .orElseGet(() -> String.valueOf(stop.bay().orElseThrow()));
+            case BenchLine.Act.Read read -> {
+                LineAct.ToLog log = read.toLog().toLog().orElseThrow();
+                yield log.words() + ": " + log.text();
+            }
+        };
     }
 }

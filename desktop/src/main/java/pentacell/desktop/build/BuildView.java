@@ -16,7 +16,7 @@ final class BuildView {
 
     BuildView(Desk desk, FileAsk files, BuildModel model) {
         pack = PackChoice.of("build-pack", desk, model.inHand());
-        quick = new QuickBar(desk, new BuildQuick(model), "A reading of the pack");
+        quick = new QuickBar(desk, BuildQuick.of(model), "A reading of the pack");
         BuildFigures figures = new BuildFigures();
         panes = new StationPanes("build-station", figures.node(), pack);
         panes.add(BuildStation.LAYOUT, () -> new LayoutPane(model))

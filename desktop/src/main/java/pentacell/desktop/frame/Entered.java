@@ -3,6 +3,7 @@ package pentacell.desktop.frame;
 import java.util.List;
 import java.util.function.Consumer;
 import pentacell.core.journal.Fact;
+import pentacell.core.state.Draft;
 
 /// A line at the moment Enter was pressed, with what was in hand then.
 public sealed interface Entered {

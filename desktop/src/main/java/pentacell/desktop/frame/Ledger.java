@@ -16,6 +16,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import pentacell.core.journal.Fact;
 import pentacell.core.journal.Step;
 import pentacell.core.state.Chapter;
+import pentacell.core.state.Draft;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.stock.JudgedStock;
 import pentacell.desktop.kit.Background;

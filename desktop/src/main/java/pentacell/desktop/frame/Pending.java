@@ -11,6 +11,7 @@ import org.slf4j.LoggerFactory;
 import pentacell.core.journal.Act;
 import pentacell.core.journal.Entry;
 import pentacell.core.journal.Fact;
+import pentacell.core.state.Draft;
 import pentacell.core.state.WorkshopState;
 
 /// The acts that were given to the disk and are not on it yet, oldest first, and the state they

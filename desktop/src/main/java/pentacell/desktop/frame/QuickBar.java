@@ -8,9 +8,8 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import pentacell.desktop.frame.QuickSource.Chip;
-import pentacell.desktop.frame.QuickSource.Reading;
-import pentacell.desktop.frame.QuickSource.State;
+import pentacell.core.line.Piece;
+import pentacell.desktop.frame.QuickSource.Typed;
 import pentacell.desktop.kit.Wrapping;
 
 /// The quick line along the bottom: what is typed appears above it as chips, with what each will be
@@ -22,10 +21,12 @@ public final class QuickBar extends VBox {
     private final Label remark = Wrapping.on(new Label());
     private final Label inHand = new Label();
     private final LineQueue lines;
+    private Typed typed;
 
     public QuickBar(Desk desk, QuickSource source, String accessibleText) {
         this.source = source;
-        lines = new LineQueue(field, desk.notices(), this::enter);
+        typed = source.read("");
+        lines = new LineQueue(field, desk.notices(), text -> typed.onEnter().get());
         getStyleClass().add("quick-line");
         field.setId("quick-line");
         field.setAccessibleText(accessibleText);
@@ -60,41 +61,34 @@ public final class QuickBar extends VBox {
         lines.fill(text);
     }
 
-    private Entered enter(String text) {
-        Reading reading = source.read(text);
-        return reading.state() == State.COMPLETE
-                ? source.enter(text)
-                : new Entered.Refused(reading.missing());
-    }
-
     private void read() {
         inHand.setText(source.inHand());
         field.setPromptText(source.example());
-        Reading reading = source.read(field.getText());
-        chips.getChildren().setAll(reading.chips().stream().map(QuickBar::chip).toList());
-        remark.setText(reading.remark());
-        if (!reading.remark().isEmpty()) chips.getChildren().add(remark);
+        typed = source.read(field.getText());
+        chips.getChildren().setAll(typed.pieces().stream().map(QuickBar::chip).toList());
+        remark.setText(typed.remark());
+        if (!typed.remark().isEmpty()) chips.getChildren().add(remark);
     }
 
-    private static Node chip(Chip chip) {
+    private static Node chip(Piece piece) {
         Label text =
                 new Label(
-                        switch (chip.look()) {
+                        switch (piece.look()) {
                                     case PLAIN -> "";
                                     case ODD -> "▲ ";
                                     case REFUSED -> "■ ";
                                 }
-                                + chip.text());
+                                + piece.text());
         text.getStyleClass()
                 .addAll(
                         "chip",
-                        switch (chip.look()) {
+                        switch (piece.look()) {
                             case PLAIN -> "chip-plain";
                             case ODD -> "chip-odd";
                             case REFUSED -> "chip-refused";
                         });
         text.setMinWidth(USE_PREF_SIZE);
-        Label kind = new Label(chip.kind());
+        Label kind = new Label(piece.kind());
         kind.getStyleClass().add("chip-kind");
         kind.setMinWidth(USE_PREF_SIZE);
         return new HBox(4, text, kind);

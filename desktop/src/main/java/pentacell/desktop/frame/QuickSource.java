@@ -1,8 +1,12 @@
 package pentacell.desktop.frame;
 
 import java.util.List;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import pentacell.core.line.Line;
+import pentacell.core.line.Piece;
 
-/// What stands behind a quick line: it reads what is typed and logs it.
+/// What stands behind a quick line: it reads what is typed and says what Enter does.
 public interface QuickSource {
     /// What the line is about when it names nothing, such as `HB05-12 (new)`.
     String inHand();
@@ -10,43 +14,34 @@ public interface QuickSource {
     /// An example of a line.
     String example();
 
-    /// What was understood so far.
-    Reading read(String text);
-
-    /// The line at the moment of Enter: what is in hand now stays its subject, whatever is typed
-    /// while it waits for the disk.
-    Entered enter(String text);
+    /// Reads what is typed. It is read once: Enter does what was shown.
+    Typed read(String text);
 
     /// Calls back when what is in hand, or known, has changed.
     void onChange(Runnable changed);
 
-    /// A line as it was understood.
+    /// A line as it was understood, with what is in hand now.
     ///
-    /// @param remark what is odd about it, empty when nothing is
-    /// @param state whether Enter can log it
-    /// @param missing what is missing, said when Enter is pressed too early
-    record Reading(List<Chip> chips, String remark, State state, String missing) {
-        public Reading {
-            chips = List.copyOf(chips);
+    /// @param remark what to say of it; of one that cannot be logged, why
+    /// @param onEnter what Enter does; the line's subject stays what it is now, whatever is typed
+    ///   while it waits for the disk
+    record Typed(List<Piece> pieces, String remark, Supplier<Entered> onEnter) {
+        public Typed {
+            pieces = List.copyOf(pieces);
         }
-    }
 
-    /// Whether a line can be logged.
-    enum State {
-        COMPLETE,
-        INCOMPLETE
-    }
-
-    /// A piece of a line.
-    ///
-    /// @param text value with unit, or the words it stands for
-    /// @param kind what it will be logged as
-    record Chip(String text, String kind, Look look) {}
-
-    /// How a chip looks.
-    enum Look {
-        PLAIN,
-        ODD,
-        REFUSED
+        /// A line with what a complete one does at Enter.
+        public static <A> Typed of(Line<A> line, Function<A, Entered> onEnter) {
+            return switch (line) {
+                case Line.Complete<A> complete ->
+                        new Typed(
+                                line.pieces(), line.remark(), () -> onEnter.apply(complete.act()));
+                case Line.Incomplete<A> incomplete ->
+                        new Typed(
+                                line.pieces(),
+                                line.remark(),
+                                () -> new Entered.Refused(incomplete.remark()));
+            };
+        }
     }
 }

@@ -59,7 +59,7 @@ final class HarvestView {
         quickLine =
                 new QuickBar(
                         desk,
-                        new HarvestQuick(desk, model),
+                        HarvestQuick.of(desk, model),
                         "Quick line: donor code and the voltages of its groups");
         teardown = new Lazy<>(() -> new TeardownPane(desk, model));
         yield = new Lazy<>(() -> new YieldPane(desk, files));

@@ -1,17 +1,11 @@
 package pentacell.desktop.intake;
 
-import java.util.List;
 import java.util.Optional;
-import pentacell.core.cell.CellFact.CellPlaced;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Cells;
 import pentacell.core.intake.CellLine;
-import pentacell.core.intake.QuickToken;
-import pentacell.core.intake.QuickToken.Kind;
-import pentacell.core.judgement.Rule;
 import pentacell.core.stock.MoveLine;
 import pentacell.desktop.frame.Desk;
-import pentacell.desktop.frame.Entered;
 import pentacell.desktop.frame.QuickSource;
 
 /// The quick line of Intake: readings of a cell, or a move of cells to another place.
@@ -27,6 +21,7 @@ final class IntakeLine implements QuickSource {
     @Override
     public void onChange(Runnable changed) {
         model.cursorProperty().subscribe(cursor -> changed.run());
+        model.trayProperty().subscribe(tray -> changed.run());
         desk.ledger().expectedProperty().subscribe(state -> changed.run());
     }
 
@@ -44,82 +39,11 @@ final class IntakeLine implements QuickSource {
     }
 
     @Override
-    public Reading read(String text) {
-        if (MoveLine.isMove(text)) return move(text);
-        CellLine line = CellLine.read(text, model.bench());
-        String remark =
-                line.tokens().stream()
-                        .flatMap(token -> token.oddity().stream())
-                        .map(reason -> reason.sentence())
-                        .findFirst()
-                        .orElse("");
-        return new Reading(
-                line.tokens().stream().map(IntakeLine::chip).toList(),
-                remark,
-                line.isComplete() ? State.COMPLETE : State.INCOMPLETE,
-                line.cell().isEmpty() ? "Which cell? Begin the line with its id." : "");
-    }
-
-    private Reading move(String text) {
-        MoveLine line = MoveLine.read(text, desk.ledger().expected(), model.cellAtCursor());
-        if (line.problem().isPresent())
-            return new Reading(
-                    List.of(new Chip(text.strip(), "move", Look.REFUSED)),
-                    line.problem().get(),
-                    State.INCOMPLETE,
-                    line.problem().get());
-        List<CellPlaced> moves = line.moves();
-        CellPlaced last = moves.get(moves.size() - 1);
-        String where =
-                moves.size() == 1
-                        ? last.place().toString()
-                        : moves.get(0).place() + " to " + last.place();
-        String remark =
-                moves.size() == 2 && line.words().startsWith("Move " + last.cell() + " ")
-                        ? "They change places: "
-                                + moves.get(0).cell()
-                                + " goes to "
-                                + moves.get(0).place()
-                                + "."
-                        : "";
-        return new Reading(
-                List.of(
-                        new Chip(
-                                line.words().replaceFirst(" to .*", ""),
-                                "to " + where,
-                                Look.PLAIN)),
-                remark,
-                State.COMPLETE,
-                "");
-    }
-
-    private static Chip chip(QuickToken token) {
-        boolean refused = token.kind() == Kind.NOT_UNDERSTOOD;
-        boolean odd =
-                token.oddity().filter(reason -> reason.rule() != Rule.CELL_IS_NEW).isPresent();
-        return new Chip(
-                token.chip(),
-                words(token.kind()),
-                refused ? Look.REFUSED : odd ? Look.ODD : Look.PLAIN);
-    }
-
-    private static String words(Kind kind) {
-        return switch (kind) {
-            case CELL -> "cell";
-            case VOLTAGE -> "voltage";
-            case RESISTANCE -> "IR";
-            case CAPACITY -> "capacity";
-            case CANS -> "unit";
-            case BLEMISHES -> "the can";
-            case NOTE -> "note";
-            case NOT_UNDERSTOOD -> "not understood";
-        };
-    }
-
-    @Override
-    public Entered enter(String text) {
+    public Typed read(String text) {
         return MoveLine.isMove(text)
-                ? model.enterMove(text)
-                : model.enter(CellLine.read(text, model.bench()), text);
+                ? Typed.of(
+                        MoveLine.read(text, desk.ledger().expected(), model.cellAtCursor()),
+                        model::enterMove)
+                : Typed.of(CellLine.read(text, model.bench()), model::enter);
     }
 }

@@ -15,10 +15,11 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.PickLine;
 import pentacell.core.build.PickWalk;
-import pentacell.core.build.PickWalk.Check;
 import pentacell.core.build.PickWalk.Order;
+import pentacell.core.build.ScanLine;
+import pentacell.core.line.Line;
+import pentacell.core.line.LineAct;
 import pentacell.core.pack.Pack;
-import pentacell.core.pack.PackFact;
 import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Quantity;
@@ -164,27 +165,23 @@ final class PickPane extends VBox {
 
     private Entered enter(String text) {
         WorkshopState expected = desk.ledger().expected();
-        Optional<Pack> pack = pack(expected);
-        if (pack.isEmpty()) return new Entered.Refused("Match a pack first (Ctrl+6).");
-        return switch (PickWalk.check(text, pack.get(), expected)) {
-            case Check.Wrong wrong -> {
-                answer.setText("■ " + wrong.reason());
-                yield new Entered.Refused(wrong.reason());
+        String name = pack(expected).map(Pack::name).orElse("");
+        return switch (ScanLine.read(text, expected, name)) {
+            case Line.Incomplete<LineAct> wrong -> {
+                answer.setText("■ " + wrong.remark());
+                yield new Entered.Refused(wrong.remark());
             }
-            case Check.Right right -> taken(pack.get().name(), right.line());
+            case Line.Complete<LineAct> line -> taken(line.act());
         };
     }
 
-    private Entered taken(String pack, PickLine line) {
-        PackFact.CellPicked picked =
-                new PackFact.CellPicked(pack, line.cell(), PackFact.Pick.TAKEN);
+    private Entered taken(LineAct act) {
+        LineAct.ToLog log = act.toLog().orElseThrow();
         return new Entered.Line(
-                line.cell().text(),
+                log.text(),
                 (onLogged, onFailed) -> {
-                    answer.setText(
-                            "%s goes to group %d, position %d."
-                                    .formatted(line.cell(), line.group(), line.position()));
-                    desk.ledger().log("Pick " + line.cell(), List.of(picked), onLogged, onFailed);
+                    answer.setText(act.answer());
+                    desk.ledger().log(log.words(), log.draft(), onLogged, onFailed);
                 });
     }
 

@@ -10,6 +10,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import pentacell.core.donor.Price;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.Packs;
+import pentacell.core.plan.NeedLine;
 import pentacell.core.plan.facts.Chosen;
 import pentacell.core.plan.facts.Need;
 import pentacell.core.plan.facts.Part;
@@ -129,13 +130,7 @@ final class PlanModel {
         desk.ledger()
                 .log(
                         "State need of " + name,
-                        before ->
-                                Plans.of(before)
-                                                .plan(name)
-                                                .map(Planned::need)
-                                                .equals(Optional.of(stated))
-                                        ? List.of()
-                                        : List.of(new PlanFact.NeedStated(name, stated)),
+                        before -> NeedLine.stated(before, name, stated),
                         onLogged,
                         onFailed);
     }

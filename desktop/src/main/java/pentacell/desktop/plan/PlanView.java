@@ -48,7 +48,7 @@ final class PlanView {
         this.model = model;
         need = new Lazy<>(() -> new NeedPane(model));
         packs = new Lazy<>(() -> new PacksPane(model));
-        quick = new QuickBar(desk, new PlanQuick(model), "A need in one line");
+        quick = new QuickBar(desk, PlanQuick.of(desk, model), "A need in one line");
         PlanFilesOut out = new PlanFilesOut(desk, files, model);
         tabs.add(PlanStation.NEED, need::get)
                 .add(PlanStation.PACKS, packs::get)

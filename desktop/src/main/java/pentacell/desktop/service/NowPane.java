@@ -11,6 +11,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import pentacell.core.service.CanFault;
 import pentacell.core.service.Finding;
 import pentacell.core.service.ServicedPack;
 import pentacell.core.service.StrayBands;
@@ -305,11 +306,11 @@ final class NowPane extends VBox {
         model.searchGroup(finding.group());
         switch (finding.cause()) {
             case CELLS_OFF -> {
-                model.search(ServiceModel.Sought.BROKEN_JOINT);
+                model.search(CanFault.BROKEN_JOINT);
                 goTo.accept(ServiceStation.SEARCH);
             }
             case SELF_DISCHARGE -> {
-                model.search(ServiceModel.Sought.HEATER);
+                model.search(CanFault.HEATER);
                 goTo.accept(ServiceStation.SEARCH);
             }
             case RESISTANCE, MISREAD, UNEVEN_LOAD -> goTo.accept(ServiceStation.HISTORY);

@@ -13,6 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.build.facts.Spot;
 import pentacell.core.cell.CellId;
+import pentacell.core.service.CanFault;
 import pentacell.core.service.CanSearch;
 import pentacell.core.service.CanSearch.Can;
 import pentacell.core.service.CanSearch.State;
@@ -42,7 +43,7 @@ final class SearchPane extends VBox {
     private final Label progress = Wrapping.on(new Label());
     private final Label caution = Wrapping.on(new Label());
     private final Label message = Wrapping.on(new Label());
-    private final ComboBox<ServiceModel.Sought> sought = new ComboBox<>();
+    private final ComboBox<CanFault> sought = new ComboBox<>();
     private final ComboBox<Integer> group = new ComboBox<>();
     private final NumberField reading;
     private final LineQueue lines;
@@ -62,8 +63,8 @@ final class SearchPane extends VBox {
         message.setId("search-message");
         message.getStyleClass().add("match-message");
         sought.setId("search-sought");
-        sought.getItems().setAll(ServiceModel.Sought.values());
-        sought.setConverter(new EnumWords<>(ServiceModel.Sought::words));
+        sought.getItems().setAll(CanFault.values());
+        sought.setConverter(new EnumWords<>(CanFault::words));
         sought.setValue(model.sought());
         sought.valueProperty()
                 .subscribe(each -> {
@@ -131,7 +132,7 @@ final class SearchPane extends VBox {
     }
 
     private boolean isHeater() {
-        return model.sought() == ServiceModel.Sought.HEATER;
+        return model.sought() == CanFault.HEATER;
     }
 
     private Quantity quantity() {

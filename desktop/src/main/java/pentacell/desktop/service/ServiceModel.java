@@ -9,6 +9,7 @@ import pentacell.core.build.facts.PackStanding;
 import pentacell.core.cell.CellId;
 import pentacell.core.journal.Fact;
 import pentacell.core.pack.PackFact;
+import pentacell.core.service.CanFault;
 import pentacell.core.service.CanRepair;
 import pentacell.core.service.CanSearch;
 import pentacell.core.service.EndOfLife;
@@ -31,25 +32,9 @@ final class ServiceModel {
     private final JudgedPack<Judged> judged;
     private final ReadOnlyObjectWrapper<Optional<Searched>> searched =
             new ReadOnlyObjectWrapper<>(Optional.empty());
-    private Sought sought = Sought.BROKEN_JOINT;
+    private CanFault sought = CanFault.BROKEN_JOINT;
     private Optional<Integer> chosenGroup = Optional.empty();
     private Optional<CellId> chosenCan = Optional.empty();
-
-    /// What is searched.
-    enum Sought {
-        BROKEN_JOINT("a can off its bar"),
-        HEATER("a can that warms itself");
-
-        private final String words;
-
-        Sought(String words) {
-            this.words = words;
-        }
-
-        String words() {
-            return words;
-        }
-    }
 
     /// A pack, judged.
     ///
@@ -64,7 +49,7 @@ final class ServiceModel {
     /// A search that goes on.
     ///
     /// @param next the can to be read next: the one pointed at, else the first in the order
-    record Searched(Sought sought, CanSearch search, Optional<CanSearch.Can> next) {}
+    record Searched(CanFault sought, CanSearch search, Optional<CanSearch.Can> next) {}
 
     ServiceModel(Desk desk) {
         this.desk = desk;
@@ -98,7 +83,7 @@ final class ServiceModel {
     }
 
     /// Searches something else.
-    void search(Sought other) {
+    void search(CanFault other) {
         if (sought == other) return;
         sought = other;
         chosenCan = Optional.empty();
@@ -188,7 +173,7 @@ final class ServiceModel {
         };
     }
 
-    Sought sought() {
+    CanFault sought() {
         return sought;
     }
 

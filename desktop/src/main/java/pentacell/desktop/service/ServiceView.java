@@ -1,14 +1,13 @@
 package pentacell.desktop.service;
 
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import pentacell.core.service.ServicedPack;
 import pentacell.core.service.Watch;
+import pentacell.core.unit.DayText;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.FileAsk;
@@ -19,9 +18,6 @@ import pentacell.desktop.kit.StationPanes;
 
 /// What Service shows: the pack in hand with its figures, and a pane for each question.
 final class ServiceView {
-    private static final DateTimeFormatter DAY =
-            DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
-
     private final StationPanes panes;
     private final FigureRow figures = new FigureRow();
     private final Label arrangement = figures.loudest("service-arrangement", "Pack");
@@ -65,7 +61,7 @@ final class ServiceView {
                 watch.map(each -> Quantity.MILLIVOLTS.number(each.trendMillivolts())).orElse("–"));
         read.setText(
                 now.flatMap(ServicedPack::lastRead)
-                        .map(at -> DAY.format(at.atZone(ZoneId.systemDefault())))
+                        .map(at -> DayText.of(at.atZone(ZoneId.systemDefault()).toLocalDate()))
                         .orElse("–"));
     }
 

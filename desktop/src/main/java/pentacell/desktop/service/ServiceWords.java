@@ -3,31 +3,27 @@ package pentacell.desktop.service;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import pentacell.core.build.facts.Spot;
 import pentacell.core.service.CanSearch;
 import pentacell.core.service.Finding;
 import pentacell.core.service.UseAlarm;
 import pentacell.core.service.facts.Trouble;
 import pentacell.core.unit.Count;
+import pentacell.core.unit.DayText;
 import pentacell.core.unit.Quantity;
 
 /// What Service says, in words.
 final class ServiceWords {
-    private static final DateTimeFormatter DAY =
-            DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
-
     private ServiceWords() {}
 
     static String day(LocalDate day) {
-        return DAY.format(day);
+        return DayText.of(day);
     }
 
     static String day(Instant at) {
-        return DAY.format(at.atZone(ZoneId.systemDefault()));
+        return DayText.of(at.atZone(ZoneId.systemDefault()).toLocalDate());
     }
 
     static String place(CanSearch.Can can) {

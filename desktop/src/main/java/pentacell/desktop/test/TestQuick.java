@@ -3,13 +3,17 @@ package pentacell.desktop.test;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import pentacell.core.cell.CellFact;
+import java.util.function.Supplier;
 import pentacell.core.cell.CellId;
+import pentacell.core.line.Line;
+import pentacell.core.line.LineAct;
+import pentacell.core.line.Piece;
 import pentacell.core.test.BenchLine;
+import pentacell.core.test.BenchLine.Act;
 import pentacell.core.test.facts.Bay;
-import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.frame.Entered;
+import pentacell.desktop.frame.LoggedLines;
 import pentacell.desktop.frame.QuickSource;
 import pentacell.instruments.bench.LiveRun;
 
@@ -44,46 +48,100 @@ final class TestQuick implements QuickSource {
         model.changesProperty().subscribe(count -> changed.run());
     }
 
-    private record Plan(BenchLine line, Optional<Bay> bay, String trouble) {}
-
-    private Plan plan(String text) {
-        BenchLine line = BenchLine.read(text, desk.ledger().expected(), model.dueOnShelf());
-        if (!line.trouble().isEmpty()) return new Plan(line, Optional.empty(), line.trouble());
-        List<Bay> bays = model.bays();
-        if (line.bay().isPresent()
-                && (line.bay().getAsInt() < 1 || line.bay().getAsInt() > bays.size()))
-            return new Plan(
-                    line,
-                    Optional.empty(),
-                    "There is no bay %d; there are %d."
-                            .formatted(line.bay().getAsInt(), bays.size()));
-        Optional<Bay> named =
-                line.bay().isPresent()
-                        ? Optional.of(bays.get(line.bay().getAsInt() - 1))
-                        : Optional.empty();
-        return switch (line.act()) {
-            case READ -> new Plan(line, Optional.empty(), "");
-            case STOP -> {
-                Optional<Bay> running = named.or(() -> line.cell().flatMap(this::bayOf));
-                yield new Plan(
-                        line, running, running.isEmpty() ? "That cell is not in a bay." : "");
-            }
-            case LOAD -> {
-                if (line.cell().isEmpty() || logs.asked().isPresent())
-                    yield new Plan(line, named, "");
-                Optional<Bay> free = named.or(() -> model.loading().bayFor(line.cell().get()));
-                // what was typed just before may be what the cell waits for
-                boolean isToBeSeen = model.isBehind() && !bays.isEmpty();
-                yield new Plan(
-                        line,
-                        free,
-                        free.isEmpty() && !isToBeSeen
-                                ? bays.isEmpty()
-                                        ? "There is no charger yet: under Bench add a stand-in or an instrument."
-                                        : Loading.NO_BAY
-                                : "");
-            }
+    @Override
+    public Typed read(String text) {
+        Line<Act> line =
+                BenchLine.read(
+                        text, desk.ledger().expected(), model.dueOnShelf(), model.bays().size());
+        return switch (line) {
+            case Line.Complete<Act> complete -> complete(text, complete);
+            case Line.Incomplete<Act> wrong ->
+                    new Typed(
+                            wrong.pieces(),
+                            wrong.remark(),
+                            () -> new Entered.Refused(wrong.remark()));
         };
+    }
+
+    private Typed complete(String text, Line.Complete<Act> line) {
+        return switch (line.act()) {
+            case Act.Read(LineAct toLog) ->
+                    new Typed(line.pieces(), "", () -> LoggedLines.entered(desk, toLog));
+            case Act.TakeBay(int bay) ->
+                    onBay(line, bay(bay), () -> Entered.done(text, () -> model.takeBay(bay)));
+            case Act.Stop stop -> stop(text, line, stop);
+            case Act.Load load ->
+                    logs.asked().isPresent() ? answer(text, load) : load(text, line, load);
+        };
+    }
+
+    private Typed stop(String text, Line.Complete<Act> line, Act.Stop stop) {
+        Optional<Bay> running =
+                stop.bay().isPresent()
+                        ? Optional.of(bay(stop.bay().getAsInt()))
+                        : stop.cell().flatMap(this::bayOf);
+        return running.map(bay ->
+                        onBay(
+                                line,
+                                bay,
+                                () ->
+                                        new Entered.Line(
+                                                text,
+                                                (onDone, onFailed) ->
+                                                        model.stop(bay, onDone, onFailed))))
+                .orElseGet(() -> refused(line, "That cell is not in a bay."));
+    }
+
+    /// The id answers which cell a log is from.
+    private Typed answer(String text, Act.Load load) {
+        return new Typed(
+                List.of(Piece.plain(load.cell().text(), "is in the log")),
+                "",
+                () -> Entered.done(text, () -> logs.answer(load.cell())));
+    }
+
+    private Typed load(String text, Line.Complete<Act> line, Act.Load load) {
+        List<Bay> bays = model.bays();
+        Optional<Bay> free =
+                load.bay().isPresent()
+                        ? Optional.of(bay(load.bay().getAsInt()))
+                        : model.loading().bayFor(load.cell());
+        if (free.isPresent()) return onBay(line, free.get(), () -> loading(text, load, free));
+        // what was typed just before may be what the cell waits for
+        if (model.isBehind() && !bays.isEmpty())
+            return new Typed(line.pieces(), "", () -> loading(text, load, free));
+        return refused(
+                line,
+                bays.isEmpty()
+                        ? "There is no charger yet: under Bench add a stand-in or an instrument."
+                        : Loading.NO_BAY);
+    }
+
+    private Entered loading(String text, Act.Load load, Optional<Bay> free) {
+        Loading loading = model.loading();
+        return new Entered.Line(
+                text,
+                (onLoaded, onFailed) -> {
+                    if (model.isBehind() || free.isEmpty())
+                        loading.loadWhenQueued(load.cell(), free, load.amps(), onLoaded, onFailed);
+                    else loading.load(load.cell(), free.get(), load.amps(), onLoaded, onFailed);
+                    free.ifPresent(bay -> model.takeBay(nextFree(bay)));
+                    desk.selection().select(load.cell());
+                });
+    }
+
+    private static Typed onBay(Line.Complete<Act> line, Bay bay, Supplier<Entered> onEnter) {
+        List<Piece> pieces = new ArrayList<>(line.pieces());
+        pieces.add(Math.min(1, pieces.size()), Piece.plain(bay.name(), "bay"));
+        return new Typed(pieces, "", onEnter);
+    }
+
+    private static Typed refused(Line.Complete<Act> line, String why) {
+        return new Typed(line.pieces(), why, () -> new Entered.Refused(why));
+    }
+
+    private Bay bay(int number) {
+        return model.bays().get(number - 1);
     }
 
     private Optional<Bay> bayOf(CellId cell) {
@@ -92,92 +150,6 @@ final class TestQuick implements QuickSource {
                 .map(LiveRun::bay)
                 .flatMap(name -> model.bays().stream().filter(bay -> bay.name().equals(name)))
                 .findFirst();
-    }
-
-    @Override
-    public Reading read(String text) {
-        if (text.isBlank()) return new Reading(List.of(), "", State.INCOMPLETE, "");
-        Plan plan = plan(text);
-        List<Chip> chips = new ArrayList<>();
-        plan.line()
-                .cell()
-                .ifPresent(cell ->
-                        chips.add(
-                                new Chip(
-                                        cell.text(),
-                                        logs.asked().isPresent()
-                                                ? "is in the log"
-                                                : switch (plan.line().act()) {
-                                                    case LOAD -> "load";
-                                                    case STOP -> "stop";
-                                                    case READ -> "cell";
-                                                },
-                                        Look.PLAIN)));
-        plan.bay().ifPresent(bay -> chips.add(new Chip(bay.name(), "bay", Look.PLAIN)));
-        if (plan.line().volts().isPresent())
-            chips.add(
-                    new Chip(
-                            Quantity.VOLTAGE.text(plan.line().volts().getAsDouble()),
-                            "voltage",
-                            Look.PLAIN));
-        if (plan.line().amps().isPresent())
-            chips.add(
-                    new Chip(
-                            Quantity.CURRENT.text(plan.line().amps().getAsDouble()),
-                            "discharge",
-                            Look.PLAIN));
-        return new Reading(
-                chips,
-                plan.trouble(),
-                plan.trouble().isEmpty() ? State.COMPLETE : State.INCOMPLETE,
-                plan.trouble());
-    }
-
-    @Override
-    public Entered enter(String text) {
-        Plan plan = plan(text);
-        BenchLine line = plan.line();
-        return switch (line.act()) {
-            case READ -> read(line.cell().orElseThrow(), line.volts().orElseThrow());
-            case STOP ->
-                    new Entered.Line(
-                            text,
-                            (onDone, onFailed) ->
-                                    model.stop(plan.bay().orElseThrow(), onDone, onFailed));
-            case LOAD -> load(text, plan);
-        };
-    }
-
-    private Entered read(CellId cell, double volts) {
-        return new Entered.Line(
-                cell + " " + Quantity.VOLTAGE.number(volts),
-                (onLogged, onFailed) -> {
-                    desk.ledger()
-                            .log(
-                                    "Read " + cell,
-                                    List.of(new CellFact.VoltageRead(cell, volts)),
-                                    onLogged,
-                                    onFailed);
-                    desk.selection().select(cell);
-                });
-    }
-
-    private Entered load(String text, Plan plan) {
-        BenchLine line = plan.line();
-        if (line.cell().isEmpty())
-            return Entered.done(text, () -> model.takeBay(line.bay().orElse(1)));
-        CellId cell = line.cell().get();
-        if (logs.asked().isPresent()) return Entered.done(text, () -> logs.answer(cell));
-        Loading loading = model.loading();
-        return new Entered.Line(
-                text,
-                (onLoaded, onFailed) -> {
-                    if (model.isBehind() || plan.bay().isEmpty())
-                        loading.loadWhenQueued(cell, plan.bay(), line.amps(), onLoaded, onFailed);
-                    else loading.load(cell, plan.bay().get(), line.amps(), onLoaded, onFailed);
-                    plan.bay().ifPresent(bay -> model.takeBay(nextFree(bay)));
-                    desk.selection().select(cell);
-                });
     }
 
     private int nextFree(Bay loaded) {

@@ -46,8 +46,7 @@ public sealed interface AssemblyFact extends Fact {
     /// The whole pack was read, in V.
     record WholeRead(String pack, MeterPoint point, double volts) implements AssemblyFact {
         public WholeRead {
-            if (!(Math.abs(volts) <= 10_000))
-                throw new IllegalArgumentException("a pack has up to 10000 V, was " + volts);
+            Limit.PACK_VOLTAGE.checked(volts);
         }
     }
 

@@ -1,6 +1,7 @@
 package pentacell.core.prove.facts;
 
 import java.util.OptionalDouble;
+import pentacell.core.unit.Limit;
 
 /// What a group gave when it was discharged alone.
 ///
@@ -8,8 +9,6 @@ import java.util.OptionalDouble;
 /// @param wattHours in Wh, when that was read
 public record AloneRun(double ampHours, OptionalDouble wattHours) {
     public AloneRun {
-        if (!(ampHours > 0 && ampHours <= 100_000))
-            throw new IllegalArgumentException(
-                    "a group gives above 0 and up to 100000 Ah, was " + ampHours);
+        Limit.GROUP_CHARGE.checked(ampHours);
     }
 }

@@ -1,6 +1,7 @@
 package pentacell.core.prove.facts;
 
 import java.util.OptionalDouble;
+import pentacell.core.unit.Limit;
 
 /// Where a device on a pack tripped.
 ///
@@ -8,7 +9,7 @@ import java.util.OptionalDouble;
 /// @param springBackVolts what it sprang back to without load, in V
 public record DeviceTrip(double volts, OptionalDouble springBackVolts) {
     public DeviceTrip {
-        if (!(volts > 0 && volts <= 10_000))
-            throw new IllegalArgumentException("a pack has up to 10000 V, was " + volts);
+        if (!(Limit.PACK_VOLTAGE.checked(volts) > 0))
+            throw new IllegalArgumentException("a device trips above 0 V, was " + volts);
     }
 }

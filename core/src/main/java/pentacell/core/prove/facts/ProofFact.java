@@ -27,8 +27,7 @@ public sealed interface ProofFact extends Fact {
         public HandRead {
             Limit.VOLTAGE.checked(endVolts);
             volts = List.copyOf(volts);
-            if (!(Math.abs(amps) <= 10_000))
-                throw new IllegalArgumentException("a current is up to 10000 A, was " + amps);
+            Limit.PACK_CURRENT.checked(amps);
             volts.forEach(Limit.VOLTAGE::checked);
         }
     }

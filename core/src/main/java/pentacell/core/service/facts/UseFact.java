@@ -24,8 +24,7 @@ public sealed interface UseFact extends Fact {
     /// in V.
     record GroupsSeen(String pack, double amps, List<Double> volts) implements UseFact {
         public GroupsSeen {
-            if (!(Math.abs(amps) <= 10_000))
-                throw new IllegalArgumentException("a current is up to 10000 A, was " + amps);
+            Limit.PACK_CURRENT.checked(amps);
             volts = List.copyOf(volts);
             if (volts.isEmpty()) throw new IllegalArgumentException("a pack has a group");
             volts.forEach(Limit.VOLTAGE::checked);
@@ -55,9 +54,7 @@ public sealed interface UseFact extends Fact {
     /// @param ampHours it gave, in Ah, above 0
     record GroupRetested(String pack, int group, double ampHours, LocalDate on) implements UseFact {
         public GroupRetested {
-            if (!(ampHours > 0 && ampHours <= 100_000))
-                throw new IllegalArgumentException(
-                        "a group gives above 0 and up to 100000 Ah, was " + ampHours);
+            Limit.GROUP_CHARGE.checked(ampHours);
             if (group < 0) throw new IllegalArgumentException("groups count from 0");
         }
     }

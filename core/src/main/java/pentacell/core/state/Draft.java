@@ -1,8 +1,7 @@
-package pentacell.desktop.frame;
+package pentacell.core.state;
 
 import java.util.List;
 import pentacell.core.journal.Fact;
-import pentacell.core.state.WorkshopState;
 
 /// The facts of an act as they follow from what holds when the act is written. A line that waits
 /// behind others is worked out again once they are on the disk, so it stays right when one of them
