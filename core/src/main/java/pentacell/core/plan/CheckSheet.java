@@ -50,6 +50,18 @@ final class CheckSheet {
         return option.series() * cell.ohms() / option.parallel();
     }
 
+    /// A limit of the need, as the planner held the pack against it; nothing where there is none.
+    void limit(Check check, Quantity quantity, String fine, String source) {
+        option.limit(check)
+                .ifPresent(limit ->
+                        bounded(
+                                limit,
+                                quantity,
+                                Verdict.STOP,
+                                limit.isKept() ? fine : PlanWords.obstacle(option, limit),
+                                source));
+    }
+
     /// A limit that must not be passed.
     void atMost(
             Check check,
@@ -60,19 +72,8 @@ final class CheckSheet {
             String fine,
             String over,
             String source) {
-        boolean isKept = figure <= limit + 1e-9;
-        bounded(
-                check,
-                quantity,
-                limit,
-                figure,
-                "≤ ",
-                (limit - figure) / limit,
-                isKept,
-                broken,
-                fine,
-                over,
-                source);
+        PackLimit held = PackLimit.atMost(check, limit, figure);
+        bounded(held, quantity, broken, held.isKept() ? fine : over, source);
     }
 
     /// A limit that must be reached.
@@ -85,46 +86,28 @@ final class CheckSheet {
             String fine,
             String under,
             String source) {
-        boolean isKept = figure >= limit - 1e-9;
-        bounded(
-                check,
-                quantity,
-                limit,
-                figure,
-                "≥ ",
-                (figure - limit) / limit,
-                isKept,
-                broken,
-                fine,
-                under,
-                source);
+        PackLimit held = PackLimit.atLeast(check, limit, figure);
+        bounded(held, quantity, broken, held.isKept() ? fine : under, source);
     }
 
     private void bounded(
-            Check check,
-            Quantity quantity,
-            double limit,
-            double figure,
-            String sign,
-            double margin,
-            boolean isKept,
-            Verdict broken,
-            String fine,
-            String brokenWords,
-            String source) {
+            PackLimit limit, Quantity quantity, Verdict broken, String sentence, String source) {
+        String sign =
+                switch (limit.sense()) {
+                    case AT_MOST -> "≤ ";
+                    case AT_LEAST -> "≥ ";
+                };
         written.add(
                 new Checked(
-                        check,
-                        isKept ? Verdict.FINE : broken,
-                        sign + rounded(quantity, limit),
-                        rounded(quantity, figure),
-                        Double.isFinite(margin)
-                                ? OptionalDouble.of(margin)
-                                : OptionalDouble.empty(),
-                        isKept ? fine : brokenWords,
+                        limit.check(),
+                        limit.isKept() ? Verdict.FINE : broken,
+                        sign + rounded(quantity, limit.limit()),
+                        rounded(quantity, limit.figure()),
+                        limit.margin(),
+                        sentence,
                         source,
-                        limit,
-                        figure));
+                        limit.limit(),
+                        limit.figure()));
     }
 
     void add(Checked checked) {
@@ -151,7 +134,7 @@ final class CheckSheet {
     }
 
     static String volts(double volts) {
-        return Quantity.VOLTAGE.text(volts, 1);
+        return PlanWords.volts(volts);
     }
 
     static String amps(double amps) {

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import pentacell.core.circuit.RestCurve;
 import pentacell.core.plan.Checked.Verdict;
-import pentacell.core.plan.PackPlan.Obstacle;
 import pentacell.core.plan.PackPlan.Option;
 import pentacell.core.plan.facts.Need;
 import pentacell.core.unit.Quantity;
@@ -57,41 +56,29 @@ public final class PackChecks {
                 .toList();
     }
 
-    private static String obstacle(CheckSheet sheet, Check check) {
-        return sheet.option.obstacles().stream()
-                .filter(each -> each.check() == check)
-                .map(Obstacle::sentence)
-                .findFirst()
-                .orElse("");
-    }
-
     private static void window(CheckSheet sheet) {
         Option option = sheet.option;
         Need need = sheet.need;
         String source =
                 need.measured().isPresent() ? "the device, as measured" : "the device, as said";
-        sheet.atMost(
+        sheet.limit(
                 Check.HIGH_TRIP,
                 Quantity.VOLTAGE,
-                need.window().highTripVolts(),
-                option.fullVolts(),
-                Verdict.STOP,
-                "%dS is full at %s; the device bears %s"
+                "%dS is full at %s, the device takes at most %s"
                         .formatted(
                                 option.series(),
                                 CheckSheet.volts(option.fullVolts()),
                                 CheckSheet.volts(need.window().highTripVolts())),
-                obstacle(sheet, Check.HIGH_TRIP),
                 source);
-        String broken = obstacle(sheet, Check.LOW_TRIP);
+        Optional<PackLimit> broken = option.limit(Check.LOW_TRIP).filter(each -> !each.isKept());
         double left = 100 * (1 - option.usableShare());
         double leaves = need.window().lowTripVolts() / option.series();
         sheet.said(
                 Check.LOW_TRIP,
                 broken.isEmpty() ? Verdict.FINE : Verdict.STOP,
                 Quantity.PERCENT.text(left, 0),
-                !broken.isEmpty()
-                        ? broken
+                broken.isPresent()
+                        ? PlanWords.obstacle(option, broken.get())
                         : leaves > PackPlanner.emptyVolts(need.chemistry())
                                 ? "the device stops at %s, %s a cell: %s of the energy stays inside"
                                         .formatted(
@@ -111,27 +98,19 @@ public final class PackChecks {
                 sheet.supply.isStock()
                         ? "0.5 and 1 times capacity an hour, common practice"
                         : "the cell, as said";
-        sheet.atMost(
+        sheet.limit(
                 Check.STEADY_CURRENT,
                 Quantity.CURRENT,
-                sheet.cell.maxContinuousAmps(),
-                option.steadyAmps(),
-                Verdict.STOP,
-                "each cell gives %s for long at %s"
+                "each cell gives %s continuously at %s"
                         .formatted(
                                 Quantity.CURRENT.text(option.steadyAmps()),
                                 CheckSheet.volts(sheet.lowestVolts())),
-                obstacle(sheet, Check.STEADY_CURRENT),
                 source);
-        sheet.atMost(
+        sheet.limit(
                 Check.PEAK_CURRENT,
                 Quantity.CURRENT,
-                sheet.cell.maxPeakAmps(),
-                option.peakAmps(),
-                Verdict.STOP,
-                "each cell gives %s for moments"
+                "each cell gives %s at the peak"
                         .formatted(Quantity.CURRENT.text(option.peakAmps())),
-                obstacle(sheet, Check.PEAK_CURRENT),
                 source);
         sheet.need.surgeWatts().ifPresent(watts -> surge(sheet, watts));
     }
@@ -157,72 +136,32 @@ public final class PackChecks {
 
     private static void lasting(CheckSheet sheet) {
         Option option = sheet.option;
-        sheet.need
-                .hours()
-                .ifPresent(wanted ->
-                        sheet.atLeast(
-                                Check.HOURS,
-                                Quantity.HOURS,
-                                wanted,
-                                option.hours(),
-                                Verdict.STOP,
-                                "%s at the steady load; %s are wanted"
-                                        .formatted(
-                                                Quantity.HOURS.text(option.hours()),
-                                                Quantity.HOURS.text(wanted)),
-                                obstacle(sheet, Check.HOURS),
-                                "the need"));
-        sheet.need
-                .kilometres()
-                .ifPresent(wanted ->
-                        sheet.atLeast(
-                                Check.KILOMETRES,
-                                Quantity.DISTANCE,
-                                wanted,
-                                option.kilometres().orElse(0),
-                                Verdict.STOP,
-                                "%s on a charge; %s are wanted"
-                                        .formatted(
-                                                Quantity.DISTANCE.text(
-                                                        option.kilometres().orElse(0)),
-                                                Quantity.DISTANCE.text(wanted)),
-                                obstacle(sheet, Check.KILOMETRES),
-                                "the need"));
-        sheet.need
-                .box()
+        sheet.limit(
+                Check.HOURS,
+                Quantity.HOURS,
+                "%s at the steady load".formatted(Quantity.HOURS.text(option.hours())),
+                "the need");
+        sheet.limit(
+                Check.KILOMETRES,
+                Quantity.DISTANCE,
+                "%s on a charge".formatted(Quantity.DISTANCE.text(option.kilometres().orElse(0))),
+                "the need");
+        option.limit(Check.BOX)
                 .ifPresent(box ->
-                        sheet.atMost(
+                        sheet.limit(
                                 Check.BOX,
                                 Quantity.COUNT,
-                                BoxFit.most(sheet.supply.format(), box, sheet.need.packing()),
-                                option.cells(),
-                                Verdict.STOP,
-                                "the box takes %d cans of %s"
+                                "the box takes %s of %s"
                                         .formatted(
-                                                BoxFit.most(
-                                                        sheet.supply.format(),
-                                                        box,
-                                                        sheet.need.packing()),
+                                                PlanWords.cells(box.limit()),
                                                 sheet.supply.format().code()),
-                                obstacle(sheet, Check.BOX),
                                 "square or nested rows, in layers"));
-        sheet.supply
-                .most()
-                .ifPresent(most ->
-                        sheet.atMost(
-                                Check.CELLS,
-                                Quantity.COUNT,
-                                most - sheet.need.spares(),
-                                option.cells(),
-                                Verdict.STOP,
-                                "%d usable in stock, %d kept for repairs"
-                                        .formatted(most, sheet.need.spares()),
-                                Optional.of(obstacle(sheet, Check.CELLS))
-                                        .filter(text -> !text.isEmpty())
-                                        .orElse(
-                                                "%d usable in stock, %d of them kept for repairs: too few are left"
-                                                        .formatted(most, sheet.need.spares())),
-                                "the stock"));
+        sheet.limit(
+                Check.CELLS,
+                Quantity.COUNT,
+                "%d usable in stock, %d kept for repairs"
+                        .formatted(sheet.supply.most().orElse(0), sheet.need.spares()),
+                "the stock");
     }
 
     private static void touch(CheckSheet sheet) {

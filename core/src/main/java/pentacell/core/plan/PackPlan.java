@@ -37,7 +37,7 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
 
     /// Why a pack stands where it does among the others, in words.
     public String why(Option option) {
-        if (!option.isFeasible()) return option.obstacles().get(0).sentence();
+        if (!option.isFeasible()) return PlanWords.obstacle(option, option.obstacles().getFirst());
         if (best.isEmpty() || best.get().equals(option))
             return "the fewest cells that meet everything";
         int more = option.cells() - best.get().cells();
@@ -82,8 +82,7 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
     /// @param peakAmps the same at the peak
     /// @param kilograms with holders, strips, board and leads
     /// @param price of the cells, when one is known
-    /// @param fits whether it goes into the box; empty without one
-    /// @param obstacles what stands in its way; none when it is feasible
+    /// @param limits what it was held against
     public record Option(
             int series,
             int parallel,
@@ -97,10 +96,42 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
             double peakAmps,
             double kilograms,
             OptionalDouble price,
-            Optional<Boolean> fits,
-            List<Obstacle> obstacles) {
+            List<PackLimit> limits) {
         public Option {
-            obstacles = List.copyOf(obstacles);
+            limits = List.copyOf(limits);
+        }
+
+        /// What stands in its way; nothing when it is feasible.
+        public List<PackLimit> obstacles() {
+            return limits.stream().filter(each -> !each.isKept()).toList();
+        }
+
+        /// Whether it goes into the box; empty without one.
+        public Optional<Boolean> fits() {
+            return limit(Check.BOX).map(PackLimit::isKept);
+        }
+
+        /// What is said of it under a limit; empty where the need sets none.
+        Optional<PackLimit> limit(Check check) {
+            return limits.stream().filter(each -> each.check() == check).findFirst();
+        }
+
+        /// The same pack held against limits.
+        Option heldAgainst(List<PackLimit> some) {
+            return new Option(
+                    series,
+                    parallel,
+                    fullVolts,
+                    emptyVolts,
+                    usableShare,
+                    usableWattHours,
+                    hours,
+                    kilometres,
+                    steadyAmps,
+                    peakAmps,
+                    kilograms,
+                    price,
+                    some);
         }
 
         public int cells() {
@@ -118,14 +149,7 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
         }
 
         public boolean isFeasible() {
-            return obstacles.isEmpty();
+            return limits.stream().allMatch(PackLimit::isKept);
         }
     }
-
-    /// Something that stands in the way of a pack.
-    ///
-    /// @param limit what must be kept
-    /// @param figure what the pack has
-    /// @param sentence both in words
-    public record Obstacle(Check check, double limit, double figure, String sentence) {}
 }

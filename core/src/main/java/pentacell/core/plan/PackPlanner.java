@@ -12,13 +12,10 @@ import pentacell.core.circuit.Discharged;
 import pentacell.core.circuit.Load;
 import pentacell.core.circuit.PackSimulation;
 import pentacell.core.circuit.RestCurve;
-import pentacell.core.plan.PackPlan.Obstacle;
 import pentacell.core.plan.PackPlan.Option;
 import pentacell.core.plan.facts.Chosen;
 import pentacell.core.plan.facts.MeanCell;
 import pentacell.core.plan.facts.Need;
-import pentacell.core.unit.Count;
-import pentacell.core.unit.Quantity;
 
 /// Finds the packs that meet a need.
 ///
@@ -167,27 +164,8 @@ public final class PackPlanner {
                         cell.price().isPresent()
                                 ? OptionalDouble.of(cells * cell.price().getAsDouble())
                                 : OptionalDouble.empty(),
-                        need.box().map(box -> cells <= mostInBox),
                         List.of());
-        return with(option, obstacles(option, cell));
-    }
-
-    private static Option with(Option option, List<Obstacle> obstacles) {
-        return new Option(
-                option.series(),
-                option.parallel(),
-                option.fullVolts(),
-                option.emptyVolts(),
-                option.usableShare(),
-                option.usableWattHours(),
-                option.hours(),
-                option.kilometres(),
-                option.steadyAmps(),
-                option.peakAmps(),
-                option.kilograms(),
-                option.price(),
-                option.fits(),
-                obstacles);
+        return option.heldAgainst(limits(option, cell));
     }
 
     /// What a cell gives from full at a constant power until it reaches a voltage under that load,
@@ -206,112 +184,37 @@ public final class PackPlanner {
         return given.wattHours();
     }
 
-    private List<Obstacle> obstacles(Option option, MeanCell cell) {
-        List<Obstacle> obstacles = new ArrayList<>();
-        String arrangement = option.arrangement();
-        if (option.fullVolts() > need.window().highTripVolts() + 1e-9)
-            obstacles.add(
-                    new Obstacle(
-                            Check.HIGH_TRIP,
-                            need.window().highTripVolts(),
-                            option.fullVolts(),
-                            "%dS is full at %s, the device bears %s"
-                                    .formatted(
-                                            option.series(),
-                                            volts(option.fullVolts()),
-                                            volts(need.window().highTripVolts()))));
-        if (option.fullVolts() <= need.window().lowTripVolts() || option.usableWattHours() <= 0)
-            obstacles.add(
-                    new Obstacle(
-                            Check.LOW_TRIP,
-                            need.window().lowTripVolts(),
-                            option.fullVolts(),
-                            "%dS is full at %s: under this load the device, which stops at %s, gets nothing from it"
-                                    .formatted(
-                                            option.series(),
-                                            volts(option.fullVolts()),
-                                            volts(need.window().lowTripVolts()))));
-        current(
-                obstacles,
-                Check.STEADY_CURRENT,
-                cell.maxContinuousAmps(),
-                option.steadyAmps(),
-                arrangement,
-                "for long");
-        current(
-                obstacles,
-                Check.PEAK_CURRENT,
-                cell.maxPeakAmps(),
-                option.peakAmps(),
-                arrangement,
-                "for moments");
+    /// Everything that can stand in the way of a pack, in the order it is looked at.
+    private List<PackLimit> limits(Option option, MeanCell cell) {
+        List<PackLimit> limits = new ArrayList<>();
+        limits.add(
+                PackLimit.atMost(
+                        Check.HIGH_TRIP, need.window().highTripVolts(), option.fullVolts()));
+        limits.add(
+                new PackLimit(
+                        Check.LOW_TRIP,
+                        PackLimit.Sense.AT_LEAST,
+                        need.window().lowTripVolts(),
+                        option.fullVolts(),
+                        option.fullVolts() > need.window().lowTripVolts()
+                                && option.usableWattHours() > 0));
+        limits.add(
+                PackLimit.atMost(
+                        Check.STEADY_CURRENT, cell.maxContinuousAmps(), option.steadyAmps()));
+        limits.add(PackLimit.atMost(Check.PEAK_CURRENT, cell.maxPeakAmps(), option.peakAmps()));
         need.hours()
-                .ifPresent(wanted -> {
-                    if (option.hours() < wanted)
-                        obstacles.add(
-                                new Obstacle(
-                                        Check.HOURS,
-                                        wanted,
-                                        option.hours(),
-                                        "%s lasts %s h, %s are wanted"
-                                                .formatted(
-                                                        arrangement,
-                                                        number(option.hours()),
-                                                        number(wanted))));
-                });
-        if (need.kilometres().isPresent()
-                && option.kilometres().orElse(0) < need.kilometres().getAsDouble())
-            obstacles.add(
-                    new Obstacle(
-                            Check.KILOMETRES,
-                            need.kilometres().getAsDouble(),
-                            option.kilometres().orElse(0),
-                            "%s goes %s km, %s are wanted"
-                                    .formatted(
-                                            arrangement,
-                                            number(option.kilometres().orElse(0)),
-                                            number(need.kilometres().getAsDouble()))));
-        if (option.fits().equals(Optional.of(false)))
-            obstacles.add(
-                    new Obstacle(
-                            Check.BOX,
-                            mostInBox,
-                            option.cells(),
-                            "%s is %s, the box takes %d"
-                                    .formatted(arrangement, cells(option.cells()), mostInBox)));
-        if (available().isPresent() && option.cells() > available().getAsInt())
-            obstacles.add(
-                    new Obstacle(
-                            Check.CELLS,
-                            available().getAsInt(),
-                            option.cells(),
-                            "%s is %s, the stock has %d"
-                                    .formatted(
-                                            arrangement,
-                                            cells(option.cells()),
-                                            available().getAsInt())));
-        return obstacles;
-    }
-
-    private void current(
-            List<Obstacle> obstacles,
-            Check check,
-            double limit,
-            double amps,
-            String arrangement,
-            String howLong) {
-        if (amps <= limit + 1e-9) return;
-        obstacles.add(
-                new Obstacle(
-                        check,
-                        limit,
-                        amps,
-                        "each cell of %s gives %s at the lowest voltage, it may give %s %s"
-                                .formatted(
-                                        arrangement,
-                                        Quantity.CURRENT.text(amps),
-                                        Quantity.CURRENT.text(limit),
-                                        howLong)));
+                .ifPresent(
+                        hours -> limits.add(PackLimit.atLeast(Check.HOURS, hours, option.hours())));
+        need.kilometres()
+                .ifPresent(far ->
+                        limits.add(
+                                PackLimit.atLeast(
+                                        Check.KILOMETRES, far, option.kilometres().orElse(0))));
+        if (need.box().isPresent())
+            limits.add(PackLimit.atMost(Check.BOX, mostInBox, option.cells()));
+        available()
+                .ifPresent(most -> limits.add(PackLimit.atMost(Check.CELLS, most, option.cells())));
+        return limits;
     }
 
     /// The need that could be met, nearest to the one that cannot.
@@ -324,9 +227,9 @@ public final class PackPlanner {
                             * chemistry.chargeLimitVolts();
             return "no number of groups stays inside %s to %s; with a high trip of %s one does"
                     .formatted(
-                            volts(need.window().lowTripVolts()),
-                            volts(need.window().highTripVolts()),
-                            volts(full));
+                            PlanWords.volts(need.window().lowTripVolts()),
+                            PlanWords.volts(need.window().highTripVolts()),
+                            PlanWords.volts(full));
         }
         return options.stream()
                 .filter(option ->
@@ -340,20 +243,22 @@ public final class PackPlanner {
                                 .formatted(
                                         option.series(),
                                         option.parallel(),
-                                        number(option.hours()),
+                                        PlanWords.number(option.hours()),
                                         option.kilometres().isPresent()
                                                 ? ", "
-                                                        + number(option.kilometres().getAsDouble())
+                                                        + PlanWords.number(
+                                                                option.kilometres().getAsDouble())
                                                         + " km"
                                                 : "",
                                         room()))
                 .orElseGet(() ->
                         options.stream()
-                                .flatMap(option -> option.obstacles().stream())
-                                .filter(each ->
-                                        each.check() != Check.HIGH_TRIP
-                                                && each.check() != Check.LOW_TRIP)
-                                .map(Obstacle::sentence)
+                                .flatMap(option ->
+                                        option.obstacles().stream()
+                                                .filter(each ->
+                                                        each.check() != Check.HIGH_TRIP
+                                                                && each.check() != Check.LOW_TRIP)
+                                                .map(each -> PlanWords.obstacle(option, each)))
                                 .findFirst()
                                 .orElse("nothing comes near"));
     }
@@ -361,19 +266,9 @@ public final class PackPlanner {
     /// What keeps it from being larger.
     private String room() {
         if (mostInBox <= available().orElse(Integer.MAX_VALUE) && need.box().isPresent())
-            return "; the box takes " + cells(mostInBox);
-        return available().isPresent() ? "; the stock has " + cells(available().getAsInt()) : "";
-    }
-
-    private static String cells(int count) {
-        return Count.of(count, "cell", "cells");
-    }
-
-    private static String volts(double volts) {
-        return Quantity.VOLTAGE.text(volts, 1);
-    }
-
-    private static String number(double value) {
-        return Quantity.COUNT.number(value, 1);
+            return "; the box takes " + PlanWords.cells(mostInBox);
+        return available().isPresent()
+                ? "; the stock has " + PlanWords.cells(available().getAsInt())
+                : "";
     }
 }

@@ -4,9 +4,10 @@ import java.util.Locale;
 import pentacell.core.plan.ChargeChecks;
 import pentacell.core.plan.Checked;
 import pentacell.core.plan.PackChecks;
+import pentacell.core.plan.PackLimit;
 import pentacell.core.plan.PackPlan;
-import pentacell.core.plan.PackPlan.Obstacle;
 import pentacell.core.plan.PackPlan.Option;
+import pentacell.core.plan.PlanWords;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -59,12 +60,12 @@ public final class PlanFiles {
             caution.put("sentence", each.sentence());
         }
         ArrayNode obstacles = node.putArray("obstacles");
-        for (Obstacle each : option.obstacles()) {
+        for (PackLimit each : option.obstacles()) {
             ObjectNode obstacle = obstacles.addObject();
             obstacle.put("check", code(each.check()));
             Json.put(obstacle, "limit", each.limit(), DIGITS);
             Json.put(obstacle, "figure", each.figure(), DIGITS);
-            obstacle.put("sentence", each.sentence());
+            obstacle.put("sentence", PlanWords.obstacle(option, each));
         }
     }
 
