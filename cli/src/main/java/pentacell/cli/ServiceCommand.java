@@ -5,6 +5,7 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import pentacell.core.prove.GroupLog;
+import pentacell.core.service.ServiceFindingWords;
 import pentacell.core.service.WarmthTrend;
 import pentacell.core.service.Watch;
 import pentacell.workshop.exchange.GroupLogCsv;
@@ -64,7 +65,7 @@ final class ServiceCommand implements Callable<Integer> {
         sayImpossible(errors, history);
         Watch watch = Watch.of(history, parallel);
         result.give(ServiceFiles.json(watch, WarmthTrend.of(history)));
-        watch.findings().forEach(finding -> errors.println(finding.sentence()));
+        watch.findings().forEach(finding -> errors.println(ServiceFindingWords.sentence(finding)));
         return Exit.DONE;
     }
 

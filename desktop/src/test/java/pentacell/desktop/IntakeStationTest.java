@@ -87,7 +87,7 @@ final class IntakeStationTest {
             assertEquals(4, bench.robot.lookup(".chip").queryAll().size());
             assertEquals(1, bench.robot.lookup(".chip-odd").queryAll().size());
             assertEquals(1, bench.robot.lookup(".chip-refused").queryAll().size());
-            assertTrue(bench.text("#quick-remark").contains("is over"));
+            assertTrue(bench.text("#quick-remark").contains("letter O"), "why it cannot be logged");
             int before = cell(bench, "HB05-12").lifeLine().size();
             bench.keys(KeyCode.ENTER);
             assertEquals(

@@ -153,7 +153,7 @@ final class ProveStationTest {
             bench.await(
                     "mended", () -> bench.text("#heat-meaning").startsWith("No place is warmer"));
             bench.line("t 15.1 20");
-            bench.awaitSaid("no can stands in column 15, row 1");
+            bench.awaitSaid("there is no cell in column 15, row 1");
             bench.set("#quick-line", "");
             bench.line("bar 3 40mV 4A");
             bench.await(

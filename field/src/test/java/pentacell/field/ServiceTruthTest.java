@@ -1,6 +1,7 @@
 package pentacell.field;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
@@ -14,7 +15,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import pentacell.core.service.Finding;
 import pentacell.core.service.Watch;
-import pentacell.core.service.facts.Trouble;
 import pentacell.field.FieldPack.Family;
 import pentacell.field.FieldPack.Fault;
 import pentacell.field.FieldPack.Logger;
@@ -78,9 +78,9 @@ final class ServiceTruthTest {
                         Logs.pack(pack.log(Use.SOLAR, 28, new Logger(600, 0.001, 0.001, 1, 0))),
                         12);
         assertEquals(1, watch.findings().size(), watch::toString);
-        Finding tap = watch.findings().get(0);
-        assertEquals(Trouble.UNEVEN_LOAD, tap.cause());
+        Finding.Tap tap =
+                assertInstanceOf(Finding.Tap.class, watch.findings().getFirst(), watch::toString);
         assertEquals(0, tap.group());
-        assertEquals(3, tap.figures().getOrDefault("throughGroup", 0.0));
+        assertEquals(2, tap.throughGroup());
     }
 }

@@ -1,25 +1,104 @@
 package pentacell.core.service;
 
-import java.util.Map;
 import java.util.OptionalInt;
 import pentacell.core.service.facts.Trouble;
 
-/// Something that stands out about a group, and what to look at next.
-///
-/// @param group from 0
-/// @param cellsOff how many cells do not take part, where that is the cause
-/// @param figures what was found, by name, with units in the names
-/// @param check what to look at next
-/// @param sure 0 to 1: how far the effect stands over what would be let pass
-public record Finding(
-        int group,
-        Trouble cause,
-        OptionalInt cellsOff,
-        Map<String, Double> figures,
-        String sentence,
-        String check,
-        double sure) {
-    public Finding {
-        figures = Map.copyOf(figures);
+/// Something that stands out about a group in a history. [ServiceFindingWords] has the words.
+public sealed interface Finding {
+    /// The group, from 0.
+    int group();
+
+    /// 0 to 1: how far the effect stands over what would be let pass.
+    double sure();
+
+    /// A share of the capacity is gone.
+    ///
+    /// @param cells how many do not take part
+    /// @param parallel of so many
+    /// @param capacityShare what is left, 0 to 1
+    /// @param strayMillivolts how far it is below the others at the lowest; NaN where that says
+    ///   nothing
+    record CellsOff(
+            int group,
+            int cells,
+            int parallel,
+            double capacityShare,
+            double strayMillivolts,
+            ShownBy shownBy,
+            double sure)
+            implements Finding {}
+
+    /// What shows that a group holds less.
+    enum ShownBy {
+        /// How its voltage runs against the others.
+        ITS_RUN,
+        /// It falls below all that the others ever show.
+        FALLING_BELOW_ALL,
+        /// It is the first to be full and the first to be low.
+        BEING_FIRST_AT_BOTH_ENDS
+    }
+
+    /// It loses charge by itself.
+    ///
+    /// @param ampHoursADay in Ah, above 0
+    /// @param daysToTenPercent days in which a tenth of the charge that is used is lost
+    /// @param run whether its voltage tells how much
+    record SelfDischarge(
+            int group, double ampHoursADay, double daysToTenPercent, Run run, double sure)
+            implements Finding {
+        /// In mA.
+        public double milliamps() {
+            return 1000 * ampHoursADay / 24;
+        }
+    }
+
+    /// How the voltage runs over the charge.
+    enum Run {
+        STEEP,
+        /// As with LFP: charge shows only near full and near empty.
+        FLAT
+    }
+
+    /// It gains on the others, which feed something that it does not.
+    ///
+    /// @param ampHoursADay in Ah, above 0
+    record Gain(int group, double ampHoursADay, double sure) implements Finding {
+        /// In mA.
+        public double milliamps() {
+            return 1000 * ampHoursADay / 24;
+        }
+    }
+
+    /// Neighbours lose alike: something is fed from them alone.
+    ///
+    /// @param throughGroup the last of them, from 0
+    /// @param milliamps each loses
+    record Tap(int group, int throughGroup, double milliamps, double sure) implements Finding {}
+
+    /// It drops more than the others under load.
+    ///
+    /// @param milliohms more
+    record MoreResistance(int group, double milliohms, double sure) implements Finding {}
+
+    /// It is read wrongly.
+    ///
+    /// @param offsetMillivolts too high, or below 0 too low
+    record Misread(int group, double offsetMillivolts, double sure) implements Finding {}
+
+    /// Its cause, as it is named in files and set aside.
+    default Trouble cause() {
+        return switch (this) {
+            case CellsOff off -> Trouble.CELLS_OFF;
+            case SelfDischarge loss -> Trouble.SELF_DISCHARGE;
+            case Gain gain -> Trouble.UNEVEN_LOAD;
+            case Tap tap -> Trouble.UNEVEN_LOAD;
+            case MoreResistance more -> Trouble.RESISTANCE;
+            case Misread misread -> Trouble.MISREAD;
+        };
+    }
+
+    /// How many cells do not take part, where that is the cause.
+    default OptionalInt cellsOff() {
+        return this instanceof CellsOff off ? OptionalInt.of(off.cells()) : OptionalInt.empty();
     }
 }

@@ -3,16 +3,12 @@ package pentacell.core.service;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.function.IntToDoubleFunction;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.service.facts.Trouble;
-import pentacell.core.unit.Count;
 import pentacell.core.unit.Middle;
-import pentacell.core.unit.Quantity;
 
 /// What stands out in the history of a pack.
 ///
@@ -57,7 +53,7 @@ public record Watch(
     /// month there.
     private static final double FLAT_SELF_SHARE_A_MONTH = 0.075;
 
-    /// What a can holds that is worth building in, in Ah (common practice).
+    /// What a cell holds that is worth building in, in Ah (common practice).
     private static final double CAN_AMP_HOURS = 2;
 
     /// An effect of so many of the steps that voltages are written in can be told; a drop under
@@ -68,20 +64,6 @@ public record Watch(
 
     /// Neighbours lose alike when what they lose differs by less than this part.
     private static final double ALIKE = 0.3;
-
-    private static final String HOLDS = "holds";
-
-    private static final String FIRST_AT_BOTH_ENDS =
-            "is the first to be full and the first to be low, so it holds about";
-
-    private static final String PART_OF_THE_GROUPS =
-            "what hangs on part of the groups: a tap for a lower voltage, the board's own supply, a charger on one group";
-
-    private static final String ON_A_FLAT_RUN =
-            ". LFP voltages show charge only near full and near empty, so the true loss may be a third of this or three times as much";
-
-    /// A loss under this warms no can, in mA.
-    private static final double WARMING_MILLIAMPS = 5;
 
     /// A group has fallen below all others when it did so as often as this.
     private static final int LEAST_FALLS = 3;
@@ -158,9 +140,10 @@ public record Watch(
     /// Neighbours that lose alike feed something together, such as a tap for a lower voltage: that
     /// is told once.
     private static void tapped(List<Finding> findings) {
-        List<Finding> losing =
+        List<Finding.SelfDischarge> losing =
                 findings.stream()
-                        .filter(each -> each.cause() == Trouble.SELF_DISCHARGE)
+                        .filter(Finding.SelfDischarge.class::isInstance)
+                        .map(Finding.SelfDischarge.class::cast)
                         .sorted(Comparator.comparingInt(Finding::group))
                         .toList();
         for (int first = 0; first < losing.size(); ) {
@@ -168,7 +151,7 @@ public record Watch(
             while (last + 1 < losing.size() && isAlike(losing.get(last), losing.get(last + 1)))
                 last++;
             if (last > first) {
-                List<Finding> alike = losing.subList(first, last + 1);
+                List<Finding.SelfDischarge> alike = losing.subList(first, last + 1);
                 findings.removeAll(alike);
                 findings.add(tap(alike));
             }
@@ -176,29 +159,18 @@ public record Watch(
         }
     }
 
-    private static boolean isAlike(Finding one, Finding next) {
-        double before = one.figures().getOrDefault("milliamps", 0.0);
-        double after = next.figures().getOrDefault("milliamps", 0.0);
+    private static boolean isAlike(Finding.SelfDischarge one, Finding.SelfDischarge next) {
+        double before = one.milliamps();
+        double after = next.milliamps();
         return next.group() == one.group() + 1
                 && Math.abs(after - before) < ALIKE * Math.max(before, after);
     }
 
-    private static Finding tap(List<Finding> alike) {
-        int from = alike.getFirst().group();
-        int to = alike.getLast().group();
-        double milliamps =
-                alike.stream()
-                        .mapToDouble(each -> each.figures().getOrDefault("milliamps", 0.0))
-                        .average()
-                        .orElse(0);
-        return new Finding(
-                from,
-                Trouble.UNEVEN_LOAD,
-                OptionalInt.empty(),
-                Map.of("milliamps", milliamps, "throughGroup", to + 1.0),
-                "groups %d to %d lose %s mA each, alike: something is fed from them alone"
-                        .formatted(from + 1, to + 1, Quantity.COUNT.number(milliamps, 1)),
-                PART_OF_THE_GROUPS,
+    private static Finding tap(List<Finding.SelfDischarge> alike) {
+        return new Finding.Tap(
+                alike.getFirst().group(),
+                alike.getLast().group(),
+                alike.stream().mapToDouble(Finding.SelfDischarge::milliamps).average().orElse(0),
                 alike.stream().mapToDouble(Finding::sure).max().orElse(0));
     }
 
@@ -230,8 +202,10 @@ public record Watch(
                 findings.add(
                         cellsOff(
                                 isByRun ? Math.max(fallen, off.lostShare()) : first,
-                                1,
-                                isFirst ? FIRST_AT_BOTH_ENDS : HOLDS));
+                                Double.NaN,
+                                isFirst
+                                        ? Finding.ShownBy.BEING_FIRST_AT_BOTH_ENDS
+                                        : Finding.ShownBy.FALLING_BELOW_ALL));
                 return findings;
             }
             cellsOff(findings, off);
@@ -291,25 +265,17 @@ public record Watch(
                                     * share
                                     / (1 - share));
             if (share > passes && effect > seen(SEEN_VOLTS))
-                findings.add(cellsOff(share, effect, HOLDS));
+                findings.add(cellsOff(share, 1000 * effect, Finding.ShownBy.ITS_RUN));
         }
 
-        private Finding cellsOff(double share, double effect, String holds) {
-            int cells = Math.clamp(Math.round(share * parallel), 1, parallel);
-            return new Finding(
+        private Finding cellsOff(double share, double strayMillivolts, Finding.ShownBy by) {
+            return new Finding.CellsOff(
                     group,
-                    Trouble.CELLS_OFF,
-                    OptionalInt.of(cells),
-                    Map.of("capacityShare", 1 - share, "strayMillivoltsAtLowest", 1000 * effect),
-                    "group %d %s %s of what the others do: about %s of %d off the bar"
-                            .formatted(
-                                    group + 1,
-                                    holds,
-                                    Quantity.PERCENT.text(100 * (1 - share), 0),
-                                    Count.of(cells, "cell", "cells"),
-                                    parallel),
-                    "after a rest and under load, each can's voltage against its group: more than %s off is a broken fuse or joint"
-                            .formatted(Quantity.MILLIVOLTS.text(1000 * CanSearches.OFF_VOLTS)),
+                    Math.clamp(Math.round(share * parallel), 1, parallel),
+                    parallel,
+                    1 - share,
+                    strayMillivolts,
+                    by,
                     sure(share, Math.max(SAME_SHARE, HALF_A_CELL / parallel)));
         }
 
@@ -345,27 +311,11 @@ public record Watch(
             double aDay = off.ampHoursADay();
             if (!drifts(aDay)) return;
             findings.add(
-                    new Finding(
+                    new Finding.SelfDischarge(
                             group,
-                            Trouble.SELF_DISCHARGE,
-                            OptionalInt.empty(),
-                            Map.of(
-                                    "milliamps",
-                                    1000 * aDay / 24,
-                                    "ampHoursADay",
-                                    aDay,
-                                    "daysToTenPercent",
-                                    0.1 * history.usedAmpHours() / aDay),
-                            "group %d loses %s mA by itself: a tenth of the charge in %s%s"
-                                    .formatted(
-                                            group + 1,
-                                            Quantity.COUNT.number(1000 * aDay / 24, 1),
-                                            Quantity.DAYS.text(
-                                                    0.1 * history.usedAmpHours() / aDay, 0),
-                                            history.isFlat() ? ON_A_FLAT_RUN : ""),
-                            1000 * aDay / 24 < WARMING_MILLIAMPS
-                                    ? "read the groups again in a month; if it goes on, a hold test of its cells"
-                                    : "temperature of its cans near full: a heater is warm to the hand; take the pack apart there before it is charged again",
+                            aDay,
+                            0.1 * history.usedAmpHours() / aDay,
+                            history.isFlat() ? Finding.Run.FLAT : Finding.Run.STEEP,
                             sure(aDay, passingAmpHoursADay())));
         }
 
@@ -387,20 +337,10 @@ public record Watch(
         private void unevenLoad(List<Finding> findings, GroupDeviation off) {
             double aDay = -off.ampHoursADay();
             if (!drifts(aDay)) return;
-            findings.add(
-                    new Finding(
-                            group,
-                            Trouble.UNEVEN_LOAD,
-                            OptionalInt.empty(),
-                            Map.of("milliamps", 1000 * aDay / 24, "ampHoursADay", aDay),
-                            "group %d gains %s mA on the others: they feed something that it does not, or it is charged alone"
-                                    .formatted(
-                                            group + 1, Quantity.COUNT.number(1000 * aDay / 24, 1)),
-                            PART_OF_THE_GROUPS,
-                            sure(aDay, passingAmpHoursADay())));
+            findings.add(new Finding.Gain(group, aDay, sure(aDay, passingAmpHoursADay())));
         }
 
-        /// What cans that are off leave to the others to carry is no finding of its own.
+        /// What cells that are off leave to the others to carry is no finding of its own.
         private void resistance(List<Finding> findings, GroupDeviation off) {
             boolean isOff = findings.stream().anyMatch(each -> each.cause() == Trouble.CELLS_OFF);
             double share = isOff ? off.lostShare() : 0;
@@ -414,16 +354,7 @@ public record Watch(
                             : MORE_RESISTANCE * usual;
             double passes = Math.max(much, SEEN_VOLTS / Math.max(1e-9, history.mostAmps()));
             if (!(ohms > passes && effect > SEEN_VOLTS)) return;
-            findings.add(
-                    new Finding(
-                            group,
-                            Trouble.RESISTANCE,
-                            OptionalInt.empty(),
-                            Map.of("milliohmsMore", 1000 * ohms),
-                            "group %d drops %s more than the others: a joint, a link or worn cells"
-                                    .formatted(group + 1, Quantity.RESISTANCE.text(1000 * ohms, 2)),
-                            "under load, the drop over its links and joints with a meter: the odd one is warm",
-                            sure(ohms, passes)));
+            findings.add(new Finding.MoreResistance(group, 1000 * ohms, sure(ohms, passes)));
         }
 
         private void misread(List<Finding> findings, GroupDeviation off) {
@@ -436,18 +367,9 @@ public record Watch(
             if (history.nearFull(moments, group) * Math.signum(off.offsetVolts())
                     < Math.abs(off.offsetVolts()) / 2) return;
             findings.add(
-                    new Finding(
+                    new Finding.Misread(
                             group,
-                            Trouble.MISREAD,
-                            OptionalInt.empty(),
-                            Map.of("offsetMillivolts", 1000 * off.offsetVolts()),
-                            "group %d reads %s %s at any state: it is read wrongly"
-                                    .formatted(
-                                            group + 1,
-                                            Quantity.MILLIVOLTS.text(
-                                                    1000 * Math.abs(off.offsetVolts())),
-                                            off.offsetVolts() > 0 ? "high" : "low"),
-                            "its balance lead and plug, then the group itself with a good meter",
+                            1000 * off.offsetVolts(),
                             sure(Math.abs(off.offsetVolts()), MISREAD_VOLTS)));
         }
     }

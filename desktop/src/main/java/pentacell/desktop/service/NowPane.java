@@ -1,5 +1,6 @@
 package pentacell.desktop.service;
 
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +14,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.service.CanFault;
 import pentacell.core.service.Finding;
+import pentacell.core.service.ServiceFindingWords;
 import pentacell.core.service.ServicedPack;
 import pentacell.core.service.StrayBands;
 import pentacell.core.service.Watch;
@@ -217,7 +219,9 @@ final class NowPane extends VBox {
         alarms.setText(
                 pack.map(now ->
                                 now.alarms().stream()
-                                        .map(ServiceWords::alarm)
+                                        .map(alarm ->
+                                                ServiceFindingWords.sentence(
+                                                        alarm, ZoneId.systemDefault()))
                                         .reduce((one, next) -> one + " " + next)
                                         .orElse(""))
                         .orElse(""));
@@ -237,9 +241,11 @@ final class NowPane extends VBox {
     private static String balance(ServicedPack pack) {
         return pack.watch().map(Watch::outOfBalance).orElse(List.of()).stream()
                 .map(each ->
-                        Sentence.whole(each.sentence())
+                        Sentence.whole(ServiceFindingWords.sentence(each))
                                 + " "
-                                + Sentence.whole(each.remedy(pack.built().balancerMilliamps())))
+                                + Sentence.whole(
+                                        ServiceFindingWords.remedy(
+                                                each, pack.built().balancerMilliamps())))
                 .collect(Collectors.joining("\n"));
     }
 
@@ -257,8 +263,12 @@ final class NowPane extends VBox {
                             Quantity.MILLIVOLTS.text(pack.watch().get().spreadLowMillivolts()),
                             Quantity.MILLIVOLTS.text(pack.watch().get().spreadHighMillivolts()));
         return count == 1
-                ? Sentence.whole(pack.findings().get(0).sentence())
+                ? Sentence.whole(ServiceFindingWords.sentence(pack.findings().getFirst()))
                 : Sentence.begin(Count.of(count, "thing", "things")) + " stand out.";
+    }
+
+    private static String whole(String words) {
+        return words.isEmpty() ? "" : Sentence.whole(words);
     }
 
     /// @param isAlone whether its sentence stands over the pane already
@@ -278,12 +288,12 @@ final class NowPane extends VBox {
                 Wrapping.on(
                         new Label(
                                 isAlone
-                                        ? Sentence.begin(ServiceWords.figures(finding))
-                                        : Sentence.whole(finding.sentence())
+                                        ? whole(ServiceFindingWords.figure(finding))
+                                        : Sentence.whole(ServiceFindingWords.sentence(finding))
                                                 + " "
-                                                + ServiceWords.figures(finding)));
+                                                + whole(ServiceFindingWords.figure(finding))));
         OnlyWhenSaid.of(figures);
-        Label check = Wrapping.on(new Label("Next: " + finding.check() + "."));
+        Label check = Wrapping.on(new Label("Next: " + ServiceFindingWords.check(finding) + "."));
         ReasonField reason = new ReasonField("aside-reason-" + id);
         ControlRow row =
                 ControlRow.of(

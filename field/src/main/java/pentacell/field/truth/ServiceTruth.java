@@ -216,12 +216,13 @@ public final class ServiceTruth {
 
     /// The figure of a finding in the unit of the secret.
     private static double told(Finding finding, int parallel) {
-        return switch (finding.cause()) {
-            case CELLS_OFF -> finding.cellsOff().orElseThrow() / (double) parallel;
-            case SELF_DISCHARGE, UNEVEN_LOAD ->
-                    finding.figures().getOrDefault("milliamps", Double.NaN);
-            case RESISTANCE -> finding.figures().getOrDefault("milliohmsMore", Double.NaN);
-            case MISREAD -> finding.figures().getOrDefault("offsetMillivolts", Double.NaN);
+        return switch (finding) {
+            case Finding.CellsOff off -> off.cells() / (double) parallel;
+            case Finding.SelfDischarge loss -> loss.milliamps();
+            case Finding.Gain gain -> gain.milliamps();
+            case Finding.Tap tap -> tap.milliamps();
+            case Finding.MoreResistance more -> more.milliohms();
+            case Finding.Misread misread -> misread.offsetMillivolts();
         };
     }
 

@@ -1,9 +1,9 @@
 package pentacell.workshop.exchange;
 
-import java.util.Map;
 import java.util.Optional;
 import pentacell.core.service.Finding;
 import pentacell.core.service.OutOfBalance;
+import pentacell.core.service.ServiceFindingWords;
 import pentacell.core.service.WarmthTrend;
 import pentacell.core.service.Watch;
 import tools.jackson.databind.node.ArrayNode;
@@ -25,12 +25,9 @@ public final class ServiceFiles {
             finding.put("cause", each.cause().code());
             if (each.cellsOff().isPresent()) finding.put("cellsOff", each.cellsOff().getAsInt());
             else finding.putNull("cellsOff");
-            ObjectNode figures = finding.putObject("figures");
-            each.figures().entrySet().stream()
-                    .sorted(Map.Entry.comparingByKey())
-                    .forEach(entry -> Json.put(figures, entry.getKey(), entry.getValue(), DIGITS));
-            finding.put("sentence", each.sentence());
-            finding.put("check", each.check());
+            figures(finding.putObject("figures"), each);
+            finding.put("sentence", ServiceFindingWords.sentence(each));
+            finding.put("check", ServiceFindingWords.check(each));
             Json.put(finding, "sure", each.sure(), 2);
         }
         Json.put(json, "spreadLowMillivolts", watch.spreadLowMillivolts(), DIGITS);
@@ -43,9 +40,35 @@ public final class ServiceFiles {
             group.put("group", each.group() + 1);
             Json.put(group, "aheadAh", each.aheadAmpHours(), DIGITS);
             group.put("orMisread", each.orMisread());
-            group.put("sentence", each.sentence());
+            group.put("sentence", ServiceFindingWords.sentence(each));
         }
         return Json.text(json);
+    }
+
+    private static void figures(ObjectNode figures, Finding finding) {
+        switch (finding) {
+            case Finding.CellsOff off -> {
+                Json.put(figures, "capacityShare", off.capacityShare(), DIGITS);
+                Json.put(figures, "strayMillivoltsAtLowest", off.strayMillivolts(), DIGITS);
+            }
+            case Finding.SelfDischarge loss -> {
+                Json.put(figures, "ampHoursADay", loss.ampHoursADay(), DIGITS);
+                Json.put(figures, "daysToTenPercent", loss.daysToTenPercent(), DIGITS);
+                Json.put(figures, "milliamps", loss.milliamps(), DIGITS);
+            }
+            case Finding.Gain gain -> {
+                Json.put(figures, "ampHoursADay", gain.ampHoursADay(), DIGITS);
+                Json.put(figures, "milliamps", gain.milliamps(), DIGITS);
+            }
+            case Finding.Tap tap -> {
+                Json.put(figures, "milliamps", tap.milliamps(), DIGITS);
+                Json.put(figures, "throughGroup", tap.throughGroup() + 1, DIGITS);
+            }
+            case Finding.MoreResistance more ->
+                    Json.put(figures, "milliohmsMore", more.milliohms(), DIGITS);
+            case Finding.Misread misread ->
+                    Json.put(figures, "offsetMillivolts", misread.offsetMillivolts(), DIGITS);
+        }
     }
 
     private static void temperatures(ObjectNode json, Optional<WarmthTrend> warmth) {

@@ -1,6 +1,7 @@
 package pentacell.workshop.demo;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.HashSet;
@@ -33,7 +34,8 @@ final class DemoServiceTest {
         assertEquals(1, finding.group());
         assertEquals(Trouble.CELLS_OFF, finding.cause());
         assertEquals(4, finding.cellsOff().orElseThrow());
-        assertEquals(8.0 / 12, finding.figures().getOrDefault("capacityShare", 0.0), 0.02);
+        assertEquals(
+                8.0 / 12, assertInstanceOf(Finding.CellsOff.class, finding).capacityShare(), 0.02);
     }
 
     @Test
