@@ -123,10 +123,10 @@ final class ServiceStationTest {
                     "nothing stands out",
                     () -> bench.text("#now-meaning").startsWith("Nothing stands out"));
             String balance = bench.text("#now-balance");
-            assertTrue(balance.startsWith("Group 3 sits "), balance);
+            assertTrue(balance.startsWith("Group 3 is "), balance);
             double under =
                     Double.parseDouble(
-                            balance.substring("Group 3 sits ".length(), balance.indexOf('\u00a0')));
+                            balance.substring("Group 3 is ".length(), balance.indexOf('\u00a0')));
             assertEquals(0.04 * 24, under, 0.1);
             assertTrue(balance.contains("below the others throughout"), balance);
             assertTrue(

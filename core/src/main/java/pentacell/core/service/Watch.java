@@ -205,7 +205,9 @@ public record Watch(
                                 Double.NaN,
                                 isFirst
                                         ? Finding.ShownBy.BEING_FIRST_AT_BOTH_ENDS
-                                        : Finding.ShownBy.FALLING_BELOW_ALL));
+                                        : fallen > off.lostShare()
+                                                ? Finding.ShownBy.FALLING_BELOW_ALL
+                                                : Finding.ShownBy.ITS_RUN));
                 return findings;
             }
             cellsOff(findings, off);

@@ -156,7 +156,7 @@ final class SearchPane extends VBox {
         return switch (can.state()) {
             case OPEN -> can.why();
             case FINE -> "";
-            case FOUND -> isHeater() ? "■ warms itself" : "■ off the bar";
+            case FOUND -> isHeater() ? "■ warms itself" : "■ off the busbar";
         };
     }
 

@@ -5,7 +5,7 @@ import java.util.Locale;
 /// What can be the matter with a group of a pack in use.
 public enum Trouble {
     /// A share of the capacity is gone: cells off the bar.
-    CELLS_OFF("cells off the bar"),
+    CELLS_OFF("cells off the busbar"),
     SELF_DISCHARGE("charge is lost by itself"),
     RESISTANCE("a joint, a link or worn cells"),
     /// A constant offset at any state: it is read wrongly.
