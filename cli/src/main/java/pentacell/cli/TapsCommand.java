@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapVerdict;
+import pentacell.core.build.TapWords;
 import pentacell.workshop.exchange.TapFiles;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -60,7 +61,7 @@ final class TapsCommand implements Callable<Integer> {
         if (!read.problems().isEmpty()) return Exit.UNREADABLE_INPUT;
         TapVerdict verdict = TapCheck.of(read.volts(), chemistryOption.get());
         result.give(TapFiles.json(verdict));
-        verdict.faults().forEach(fault -> errors.println(fault.sentence()));
+        verdict.faults().forEach(fault -> errors.println(TapWords.sentence(fault)));
         return Exit.DONE;
     }
 }

@@ -75,7 +75,8 @@ final class ServiceCommandTest {
                         > commands.json().get("spreadHighMillivolts").asDouble());
         assertTrue(commands.json().has("trend"));
         assertTrue(
-                commands.errors().contains("about 5 cells of 20 off the busbar"), commands.errors());
+                commands.errors().contains("about 5 cells of 20 off the busbar"),
+                commands.errors());
     }
 
     @Test

@@ -18,6 +18,7 @@ import pentacell.core.build.PackCurrents.Flowing;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapVerdict;
+import pentacell.core.build.TapWords;
 import pentacell.core.build.facts.MeterPoint;
 import pentacell.core.build.facts.Ticked;
 import pentacell.core.cell.CellId;
@@ -304,7 +305,9 @@ public record BuildBook(
                     Sheet.MARGIN,
                     verdict.isSafeToPlugIn()
                             ? "Every lead is where it belongs."
-                            : "Not to be plugged in: " + verdict.faults().get(0).sentence() + ".");
+                            : "Not to be plugged in: "
+                                    + TapWords.sentence(verdict.faults().getFirst())
+                                    + ".");
         }
         for (MeterPoint point : MeterPoint.values()) {
             Double volts = built.assembly().whole().get(point);

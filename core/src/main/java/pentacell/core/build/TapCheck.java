@@ -9,7 +9,6 @@ import java.util.stream.IntStream;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.RestingLevel;
 import pentacell.core.unit.Middle;
-import pentacell.core.unit.Quantity;
 
 /// Whether a board may be plugged in: every balance lead where it belongs, lead 0 on the pack's
 /// negative, every group at rest within its limits.
@@ -23,7 +22,7 @@ public final class TapCheck {
     private static final double NOTHING_VOLTS = 0.5;
 
     /// Lead 0 on the pack's negative reads no more, in V (common practice).
-    private static final double NEGATIVE_VOLTS = 0.05;
+    static final double NEGATIVE_VOLTS = 0.05;
 
     /// What a group is read wrong by at most, in V: two readings of two decimals.
     private static final double READ_WRONG_VOLTS = 0.015;
@@ -84,8 +83,7 @@ public final class TapCheck {
 
     private TapVerdict verdict() {
         if (areBelowZero()) {
-            unreadable(
-                    "readings are below zero: put the black probe on the pack's negative and read again");
+            faults.add(new TapFault.NoPattern(series, TapFault.Why.BELOW_ZERO));
             return new TapVerdict(faults);
         }
         OptionalDouble group = usualGroup();
@@ -94,11 +92,12 @@ public final class TapCheck {
             return new TapVerdict(faults);
         }
         double u = group.getAsDouble();
-        if (isFirstFloating()) firstFloats();
+        if (isFirstFloating()) faults.add(new TapFault.FirstFloats(volts[0]));
         if (areRight(u)) groups(u);
         else trace(u);
         // what the tracing finds nothing wrong with was not seen to be right either
-        if (faults.isEmpty() && !areRight(u)) unreadable("the readings fit no pattern: read again");
+        if (faults.isEmpty() && !areRight(u))
+            faults.add(new TapFault.NoPattern(series, TapFault.Why.NO_PATTERN));
         return new TapVerdict(faults);
     }
 
@@ -106,21 +105,6 @@ public final class TapCheck {
     private boolean isFirstFloating() {
         double off = Math.abs(volts[0]);
         return reads[0] && off > NEGATIVE_VOLTS + 1e-9 && off <= NOTHING_VOLTS;
-    }
-
-    private void firstFloats() {
-        faults.add(
-                TapFault.ofLeads(
-                        TapFault.Kind.OPEN,
-                        List.of(0),
-                        "lead 0 reads %s, so it is not on the pack's negative, where it would read no more than %s"
-                                .formatted(
-                                        Quantity.VOLTAGE.text(volts[0], 2),
-                                        Quantity.VOLTAGE.text(NEGATIVE_VOLTS, 2))));
-    }
-
-    private void unreadable(String sentence) {
-        faults.add(TapFault.ofLeads(TapFault.Kind.UNREADABLE, all(), sentence));
     }
 
     /// The usual voltage of a group: the median of the steps between neighbouring readings, by
@@ -160,21 +144,11 @@ public final class TapCheck {
     }
 
     private void noneReads() {
-        List<Integer> silent =
-                IntStream.rangeClosed(1, series).filter(lead -> !isAnything(lead)).boxed().toList();
-        if (silent.size() == series) {
-            faults.add(
-                    TapFault.ofLeads(
-                            TapFault.Kind.OPEN,
-                            silent,
-                            "no lead reads anything: is the black probe on the pack's negative?"));
-            return;
-        }
-        unreadable("no two readings lie one group apart: read again");
-    }
-
-    private List<Integer> all() {
-        return IntStream.rangeClosed(0, series).boxed().toList();
+        boolean areAllSilent = IntStream.rangeClosed(1, series).noneMatch(this::isAnything);
+        faults.add(
+                areAllSilent
+                        ? new TapFault.AllSilent(series)
+                        : new TapFault.NoPattern(series, TapFault.Why.NOT_A_GROUP_APART));
     }
 
     private boolean isAnything(int lead) {
@@ -208,51 +182,13 @@ public final class TapCheck {
             double off = groups[group] - median;
             double meter = METER_SHARE * (volts[group] + volts[group + 1]);
             if (level != RestingLevel.WITHIN)
-                faults.add(
-                        TapFault.ofGroup(
-                                TapFault.Kind.GROUP_LIMITS,
-                                group + 1,
-                                beyond(group + 1, groups[group], level)));
+                faults.add(new TapFault.GroupBeyond(group + 1, groups[group], level, chemistry));
             else if (Math.abs(off) > ODD_VOLTS + meter)
-                faults.add(
-                        TapFault.ofGroup(
-                                TapFault.Kind.GROUP_ODD,
-                                group + 1,
-                                "leads are right, but group %d has %s, %s the others' %s: even it out before the board is plugged in"
-                                        .formatted(
-                                                group + 1,
-                                                Quantity.VOLTAGE.text(groups[group]),
-                                                off < 0 ? "below" : "above",
-                                                Quantity.VOLTAGE.text(median))));
+                faults.add(new TapFault.GroupOdd(group + 1, groups[group], median));
         }
     }
 
-    private String beyond(int group, double volts, RestingLevel level) {
-        String read = "group %d has %s".formatted(group, Quantity.VOLTAGE.text(volts));
-        String end = Quantity.VOLTAGE.text(chemistry.endVolts(), 2);
-        String limit = Quantity.VOLTAGE.text(chemistry.chargeLimitVolts(), 2);
-        return switch (level) {
-            case DEEPLY_EMPTY ->
-                    read
-                            + ", far below its end voltage of %s: never balance or charge it; test or replace its cells"
-                                    .formatted(end);
-            case BELOW_END ->
-                    read
-                            + ", below its end voltage of %s: take it out, bring it up slowly and watched, and test its cells before it goes back"
-                                    .formatted(end);
-            case ABOVE_LIMIT ->
-                    read
-                            + ", above its charge limit of %s: discharge it under the limit first, and find out what overcharged it"
-                                    .formatted(limit);
-            case OVERCHARGED ->
-                    read
-                            + ", overcharged: the limit is %s. Never balance or charge it; move it outside and replace its cells"
-                                    .formatted(limit);
-            case WITHIN -> throw new IllegalArgumentException(read + " is within its limits");
-        };
-    }
-
-    /// Finds the joint that each lead sits on, and says what that comes to.
+    /// Finds the joint that each lead is on, and says what that comes to.
     private void trace(double u) {
         int[] joint = new int[series + 1];
         List<Integer> unreadable = new ArrayList<>();
@@ -261,26 +197,10 @@ public final class TapCheck {
             if (joint[lead] == NOWHERE) unreadable.add(lead);
         }
         if (isReversed(joint)) {
-            faults.add(
-                    TapFault.ofLeads(
-                            TapFault.Kind.REVERSED,
-                            all(),
-                            "the row is upside down: lead 0 sits on the pack's positive, lead %d on its negative; turn the plug's wiring round"
-                                    .formatted(series)));
+            faults.add(new TapFault.Reversed(series));
             return;
         }
-        for (int lead : unreadable)
-            faults.add(
-                    TapFault.ofLeads(
-                            TapFault.Kind.UNREADABLE,
-                            List.of(lead),
-                            "lead %d reads %s, which is no joint of this pack: read it again, and look for a bad contact%s"
-                                    .formatted(
-                                            lead,
-                                            Quantity.VOLTAGE.text(volts[lead], 2),
-                                            lead == series
-                                                    ? "; or the last group is far off"
-                                                    : "")));
+        for (int lead : unreadable) faults.add(new TapFault.NoJoint(lead, volts[lead], series));
         boolean[] isSaid = new boolean[series + 1];
         for (int lead : unreadable) isSaid[lead] = true;
         shifted(joint, isSaid);
@@ -319,25 +239,21 @@ public final class TapCheck {
                 int length = to - from;
                 boolean isWhole = length >= series;
                 if (length >= A_ROW || isWhole && length >= 1) {
-                    List<Integer> leads = IntStream.range(from, to).boxed().toList();
-                    for (int lead : leads) isSaid[lead] = true;
+                    Arrays.fill(isSaid, from, to, true);
                     // the lead that fell off the row's end reads nothing
                     if (by > 0 && to <= series && (joint[to] == 0 || joint[to] == SILENT))
                         isSaid[to] = true;
                     if (by < 0 && from == 1) isSaid[0] = true;
                     faults.add(
-                            TapFault.ofLeads(
-                                    TapFault.Kind.SHIFTED,
-                                    leads,
-                                    "leads %d to %d are off by one: each sits a joint too %s%s"
-                                            .formatted(
-                                                    leads.get(0),
-                                                    leads.get(leads.size() - 1),
-                                                    by > 0 ? "high" : "low",
-                                                    by < 0 && from > 1
-                                                            ? "; or group %d holds nothing"
-                                                                    .formatted(from)
-                                                            : "")));
+                            new TapFault.Shifted(
+                                    from,
+                                    to - 1,
+                                    by > 0
+                                            ? TapFault.Direction.TOO_HIGH
+                                            : TapFault.Direction.TOO_LOW,
+                                    by < 0 && from > 1
+                                            ? OptionalInt.of(from)
+                                            : OptionalInt.empty()));
                 }
                 from = Math.max(to, from + 1);
             }
@@ -355,12 +271,7 @@ public final class TapCheck {
                 if (joint[one] != other || joint[other] != one) continue;
                 isSaid[one] = true;
                 isSaid[other] = true;
-                faults.add(
-                        TapFault.ofLeads(
-                                TapFault.Kind.SWAPPED,
-                                List.of(one, other),
-                                "leads %d and %d have changed places: move one at a time, insulate its end meanwhile"
-                                        .formatted(one, other)));
+                faults.add(new TapFault.Swapped(one, other));
             }
     }
 
@@ -368,28 +279,14 @@ public final class TapCheck {
         for (int lead = 0; lead <= series; lead++) {
             if (isSaid[lead] || joint[lead] == lead) continue;
             if (lead == 0 && isFirstFloating()) continue;
-            if (joint[lead] == SILENT || joint[lead] == 0)
-                faults.add(
-                        TapFault.ofLeads(
-                                TapFault.Kind.OPEN,
-                                List.of(lead),
-                                "lead %d reads nothing: broken, or never joined to %s"
-                                        .formatted(lead, place(lead))));
-            else
-                faults.add(
-                        TapFault.ofLeads(
-                                TapFault.Kind.WRONG_TAP,
-                                List.of(lead),
-                                "lead %d sits on %s, it belongs on %s"
-                                        .formatted(lead, place(joint[lead]), place(lead))));
+            faults.add(
+                    joint[lead] == SILENT || joint[lead] == 0
+                            ? new TapFault.Silent(lead)
+                            : new TapFault.WrongTap(lead, joint[lead]));
         }
     }
 
-    private static String place(int joint) {
-        return joint == 0 ? "the pack's negative" : "the positive of group " + joint;
-    }
-
-    /// The joint that each lead seems to sit on, by what the joints should read; empty where a
+    /// The joint that each lead seems to be on, by what the joints should read; empty where a
     /// reading fits none, or there is none.
     ///
     /// @param expected of joint 0 to S, in V

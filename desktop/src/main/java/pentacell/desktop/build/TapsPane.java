@@ -16,6 +16,7 @@ import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapFault;
 import pentacell.core.build.TapVerdict;
+import pentacell.core.build.TapWords;
 import pentacell.core.build.facts.AssemblyFact;
 import pentacell.core.build.facts.MeterPoint;
 import pentacell.core.build.facts.Plugs;
@@ -276,7 +277,7 @@ final class TapsPane extends VBox {
             for (TapFault fault : known.faults())
                 lines.add(
                         (fault.kind() == TapFault.Kind.GROUP_ODD ? "▲ " : "■ ")
-                                + Sentence.whole(fault.sentence()));
+                                + Sentence.whole(TapWords.sentence(fault)));
         });
         Optional<Double> whole = Optional.ofNullable(model.assembly().whole().get(MeterPoint.PACK));
         Optional<Double> output =

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.TreeMap;
 import pentacell.core.build.TapFault;
 import pentacell.core.build.TapVerdict;
+import pentacell.core.build.TapWords;
 import pentacell.workshop.exchange.CellTable.Problem;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -82,7 +83,7 @@ public final class TapFiles {
             fault.put("kind", each.kind().code());
             if (!each.leads().isEmpty()) each.leads().forEach(fault.putArray("leads")::add);
             if (!each.groups().isEmpty()) each.groups().forEach(fault.putArray("groups")::add);
-            fault.put("sentence", each.sentence());
+            fault.put("sentence", TapWords.sentence(each));
         }
         return Json.text(json);
     }

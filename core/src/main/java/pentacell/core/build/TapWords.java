@@ -1,0 +1,95 @@
+package pentacell.core.build;
+
+import pentacell.core.unit.Quantity;
+
+/// What is wrong with the leads of a plug, in words.
+public final class TapWords {
+    private TapWords() {}
+
+    /// What is wrong, and what to do.
+    public static String sentence(TapFault fault) {
+        return switch (fault) {
+            case TapFault.Swapped swapped ->
+                    "leads %d and %d have changed places: move one at a time and insulate its end meanwhile"
+                            .formatted(swapped.one(), swapped.other());
+            case TapFault.WrongTap wrong ->
+                    "lead %d is on %s, it belongs on %s"
+                            .formatted(wrong.lead(), joint(wrong.joint()), joint(wrong.lead()));
+            case TapFault.Silent silent ->
+                    "lead %d reads nothing: it is broken, or was never joined to %s"
+                            .formatted(silent.lead(), joint(silent.lead()));
+            case TapFault.AllSilent silent ->
+                    "no lead reads anything: is the black probe on the pack's negative?";
+            case TapFault.FirstFloats floats ->
+                    "lead 0 reads %s, so it is not on the pack's negative, where it would read no more than %s"
+                            .formatted(
+                                    Quantity.VOLTAGE.text(floats.volts(), 2),
+                                    Quantity.VOLTAGE.text(TapCheck.NEGATIVE_VOLTS, 2));
+            case TapFault.Shifted shifted ->
+                    "leads %d to %d are off by one: each is a joint too %s%s"
+                            .formatted(
+                                    shifted.first(),
+                                    shifted.last(),
+                                    switch (shifted.direction()) {
+                                        case TOO_LOW -> "low";
+                                        case TOO_HIGH -> "high";
+                                    },
+                                    shifted.hollow().isPresent()
+                                            ? "; or group %d holds nothing"
+                                                    .formatted(shifted.hollow().getAsInt())
+                                            : "");
+            case TapFault.Reversed reversed ->
+                    "the row is in reverse order: lead 0 is on the pack's positive, lead %d on its negative; rewire the plug the other way round"
+                            .formatted(reversed.series());
+            case TapFault.NoJoint none ->
+                    "lead %d reads %s, which is no joint of this pack: read it again, and look for a bad contact%s"
+                            .formatted(
+                                    none.lead(),
+                                    Quantity.VOLTAGE.text(none.volts(), 2),
+                                    none.lead() == none.series()
+                                            ? "; or the last group is far off"
+                                            : "");
+            case TapFault.NoPattern none ->
+                    switch (none.why()) {
+                        case BELOW_ZERO ->
+                                "readings are below zero: put the black probe on the pack's negative and read again";
+                        case NOT_A_GROUP_APART -> "no two readings are one group apart: read again";
+                        case NO_PATTERN -> "the readings fit no pattern: read again";
+                    };
+            case TapFault.GroupOdd odd ->
+                    "leads are right, but group %d has %s, %s the others' %s: even it out before the board is plugged in"
+                            .formatted(
+                                    odd.group(),
+                                    Quantity.VOLTAGE.text(odd.volts()),
+                                    odd.volts() < odd.usualVolts() ? "below" : "above",
+                                    Quantity.VOLTAGE.text(odd.usualVolts()));
+            case TapFault.GroupBeyond beyond -> beyond(beyond);
+        };
+    }
+
+    private static String beyond(TapFault.GroupBeyond beyond) {
+        String read =
+                "group %d has %s".formatted(beyond.group(), Quantity.VOLTAGE.text(beyond.volts()));
+        String end = Quantity.VOLTAGE.text(beyond.chemistry().endVolts(), 2);
+        String limit = Quantity.VOLTAGE.text(beyond.chemistry().chargeLimitVolts(), 2);
+        return switch (beyond.level()) {
+            case DEEPLY_EMPTY ->
+                    "%s, far below its end voltage of %s: never balance or charge it; test or replace its cells"
+                            .formatted(read, end);
+            case BELOW_END ->
+                    "%s, below its end voltage of %s: take it out, bring it up slowly and watched, and test its cells before it goes back"
+                            .formatted(read, end);
+            case ABOVE_LIMIT ->
+                    "%s, above its charge limit of %s: discharge it under the limit first, and find out what overcharged it"
+                            .formatted(read, limit);
+            case OVERCHARGED ->
+                    "%s, overcharged: the limit is %s. Never balance or charge it; move it outside and replace its cells"
+                            .formatted(read, limit);
+            case WITHIN -> throw new IllegalArgumentException(read + " is within its limits");
+        };
+    }
+
+    private static String joint(int joint) {
+        return joint == 0 ? "the pack's negative" : "the positive of group " + joint;
+    }
+}
