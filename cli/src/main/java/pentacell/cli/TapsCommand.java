@@ -4,9 +4,9 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import pentacell.core.build.BuildFindingWords;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapVerdict;
-import pentacell.core.build.TapWords;
 import pentacell.workshop.exchange.TapFiles;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -61,7 +61,7 @@ final class TapsCommand implements Callable<Integer> {
         if (!read.problems().isEmpty()) return Exit.UNREADABLE_INPUT;
         TapVerdict verdict = TapCheck.of(read.volts(), chemistryOption.get());
         result.give(TapFiles.json(verdict));
-        verdict.faults().forEach(fault -> errors.println(TapWords.sentence(fault)));
+        verdict.faults().forEach(fault -> errors.println(BuildFindingWords.sentence(fault)));
         return Exit.DONE;
     }
 }

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import pentacell.core.build.BuildFindingWords;
 import pentacell.core.build.BuildStep;
 import pentacell.core.build.Face;
 import pentacell.core.build.JudgedLayout;
@@ -18,7 +19,6 @@ import pentacell.core.build.PackCurrents.Flowing;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapVerdict;
-import pentacell.core.build.TapWords;
 import pentacell.core.build.facts.MeterPoint;
 import pentacell.core.build.facts.Ticked;
 import pentacell.core.cell.CellId;
@@ -306,7 +306,7 @@ public record BuildBook(
                     verdict.isSafeToPlugIn()
                             ? "Every lead is where it belongs."
                             : "Not to be plugged in: "
-                                    + TapWords.sentence(verdict.faults().getFirst())
+                                    + BuildFindingWords.sentence(verdict.faults().getFirst())
                                     + ".");
         }
         for (MeterPoint point : MeterPoint.values()) {

@@ -37,11 +37,7 @@ public record JudgedLayout(
     /// Judges a layout.
     public static JudgedLayout of(Layout layout, String words, LayoutWish wish, Electric electric) {
         List<LayoutRemark> remarks = LayoutCheck.of(layout, wish);
-        boolean hangsTogether =
-                remarks.stream()
-                        .noneMatch(each ->
-                                each.kind() == LayoutRemark.Kind.BROKEN
-                                        && !each.groups().isEmpty());
+        boolean hangsTogether = remarks.stream().noneMatch(LayoutRemark::isInterrupted);
         return new JudgedLayout(
                 layout,
                 words,

@@ -15,13 +15,11 @@ import pentacell.core.build.facts.Grid;
 import pentacell.core.build.facts.Layout;
 import pentacell.core.build.facts.Spot;
 import pentacell.core.cell.CellFormat;
-import pentacell.core.unit.Count;
-import pentacell.core.unit.Quantity;
 
 /// What is right and wrong with a layout before anything is solved.
 public final class LayoutCheck {
-    /// Joints this many apart do not lie beside each other but where bands do: groups that follow
-    /// each other show two joints at most.
+    /// Joints this many apart are not beside each other but where bands do: groups that follow each
+    /// other show two joints at most.
     private static final int FAR_IN_STRING = 3;
 
     private LayoutCheck() {}
@@ -61,13 +59,7 @@ public final class LayoutCheck {
     private static void inPieces(Layout layout, List<LayoutRemark> remarks) {
         for (int group = 0; group < layout.places().size(); group++) {
             int pieces = pieces(layout.places().get(group), layout.grid());
-            if (pieces > 1)
-                remarks.add(
-                        new LayoutRemark(
-                                LayoutRemark.Kind.BROKEN,
-                                List.of(group + 1),
-                                "group %d lies in %d pieces: its cans must touch"
-                                        .formatted(group + 1, pieces)));
+            if (pieces > 1) remarks.add(new LayoutRemark.GroupInPieces(group + 1, pieces));
         }
     }
 
@@ -93,20 +85,10 @@ public final class LayoutCheck {
                     Math.min(
                             layout.places().get(group).size(),
                             layout.places().get(group + 1).size());
-            List<Integer> both = List.of(group + 1, group + 2);
             if (bridges.get(group) == 0)
-                remarks.add(
-                        new LayoutRemark(
-                                LayoutRemark.Kind.BROKEN,
-                                both,
-                                "groups %d and %d do not touch".formatted(group + 1, group + 2)));
+                remarks.add(new LayoutRemark.GroupsApart(group + 1, group + 2));
             else if (bridges.get(group) == 1 && smaller > 2)
-                remarks.add(
-                        new LayoutRemark(
-                                LayoutRemark.Kind.CAUTION,
-                                both,
-                                "groups %d and %d meet at one can only: all current squeezes through it"
-                                        .formatted(group + 1, group + 2)));
+                remarks.add(new LayoutRemark.OneBridge(group + 1, group + 2));
         }
     }
 
@@ -119,13 +101,7 @@ public final class LayoutCheck {
             boolean isAtRim =
                     PackLinks.outerEdge(layout, joint).stream()
                             .anyMatch(spot -> isAtRim(layout.grid(), placed, spot));
-            if (!isAtRim)
-                remarks.add(
-                        new LayoutRemark(
-                                LayoutRemark.Kind.CAUTION,
-                                List.of(group + 1),
-                                "the lead of group %d must cross other groups: insulate it well"
-                                        .formatted(group + 1)));
+            if (!isAtRim) remarks.add(new LayoutRemark.LeadCrosses(group + 1));
         }
     }
 
@@ -139,14 +115,8 @@ public final class LayoutCheck {
     private static void box(Layout layout, LayoutWish wish, List<LayoutRemark> remarks) {
         if (wish.holds(layout.grid())) return;
         remarks.add(
-                new LayoutRemark(
-                        LayoutRemark.Kind.BROKEN,
-                        List.of(),
-                        "it does not go into the box: %s × %s of cans, %s high"
-                                .formatted(
-                                        Quantity.LENGTH.text(length(layout, wish)),
-                                        Quantity.LENGTH.text(width(layout, wish)),
-                                        Count.of(layout.grid().layers(), "layer", "layers"))));
+                new LayoutRemark.TooLarge(
+                        length(layout, wish), width(layout, wish), layout.grid().layers()));
     }
 
     static double length(Layout layout, LayoutWish wish) {
@@ -160,29 +130,14 @@ public final class LayoutCheck {
     private static void holder(Grid grid, CellFormat format, List<LayoutRemark> remarks) {
         if (grid.pitchMillimetres() < format.diameterMillimetres())
             remarks.add(
-                    new LayoutRemark(
-                            LayoutRemark.Kind.BROKEN,
-                            List.of(),
-                            "cans of %s do not stand %s apart"
-                                    .formatted(
-                                            Quantity.LENGTH.text(format.diameterMillimetres()),
-                                            Quantity.LENGTH.text(grid.pitchMillimetres()))));
+                    new LayoutRemark.PitchTooSmall(
+                            format.diameterMillimetres(), grid.pitchMillimetres()));
     }
 
     private static void units(Layout layout, LayoutWish wish, List<LayoutRemark> remarks) {
         unitsInPieces(layout, wish)
                 .forEach((group, units) ->
-                        remarks.add(
-                                new LayoutRemark(
-                                        LayoutRemark.Kind.BROKEN,
-                                        List.of(),
-                                        "group %d: %s in pieces, whose cans must touch"
-                                                .formatted(
-                                                        group + 1,
-                                                        Count.of(
-                                                                units,
-                                                                "unit lies",
-                                                                "units lie")))));
+                        remarks.add(new LayoutRemark.UnitsInPieces(group + 1, units)));
     }
 
     /// How many units of several cans do not lie together, by group from 0.
@@ -203,30 +158,14 @@ public final class LayoutCheck {
         CansByPlace placed = layout.cansByPlace();
         for (Spot spot : layout.grid().keptFree())
             placed.group(spot)
-                    .ifPresent(group ->
-                            remarks.add(
-                                    new LayoutRemark(
-                                            LayoutRemark.Kind.BROKEN,
-                                            List.of(),
-                                            "a can of group %d stands in %s, which is kept free"
-                                                    .formatted(group + 1, spot))));
+                    .ifPresent(group -> remarks.add(new LayoutRemark.OnKeptFree(group + 1, spot)));
     }
 
     private static void layers(Layout layout, List<LayoutRemark> remarks) {
         int layers = layout.grid().layers();
         if (layers == 1) return;
         Folds folds = Folds.of(layout);
-        String apart =
-                folds.mostApart() == 0
-                        ? ""
-                        : ", with the voltage of up to %s between them"
-                                .formatted(Count.of(folds.mostApart(), "group", "groups"));
-        remarks.add(
-                new LayoutRemark(
-                        LayoutRemark.Kind.CAUTION,
-                        List.of(),
-                        "%d layers lie on each other, %s faces first%s: a sheet of insulation goes in every fold"
-                                .formatted(layers, folds.inside(0).words(), apart)));
+        remarks.add(new LayoutRemark.LayersFold(layers, folds.inside(0), folds.mostApart()));
     }
 
     /// Pairs of cans side by side whose faces lie three groups' voltage or more apart.
@@ -255,17 +194,6 @@ public final class LayoutCheck {
                 int other = placed.group(pair.get(1)).orElseThrow();
                 most = Math.max(most, Math.abs(Joint.of(one, face) - Joint.of(other, face)));
             }
-        if (pairs > 0)
-            remarks.add(
-                    new LayoutRemark(
-                            LayoutRemark.Kind.CAUTION,
-                            List.of(),
-                            "%s side by side with the voltage of up to %s between them: a wall of insulation goes there"
-                                    .formatted(
-                                            Count.of(
-                                                    pairs,
-                                                    "pair of cans lies",
-                                                    "pairs of cans lie"),
-                                            Count.of(most, "group", "groups"))));
+        if (pairs > 0) remarks.add(new LayoutRemark.HighVoltageBeside(pairs, most));
     }
 }

@@ -7,8 +7,8 @@ import java.util.stream.IntStream;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.RestingLevel;
 
-/// Something that is wrong with the leads of a plug, or odd about a group. [TapWords] has the
-/// words.
+/// Something that is wrong with the leads of a plug, or odd about a group. [BuildFindingWords] has
+/// the words.
 public sealed interface TapFault {
     /// Two leads changed places.
     record Swapped(int one, int other) implements TapFault {}

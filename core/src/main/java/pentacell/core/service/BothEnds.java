@@ -1,6 +1,7 @@
 package pentacell.core.service;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
@@ -36,26 +37,35 @@ final class BothEnds {
     private final HistoryMoments moments;
     private final List<Day> days = new ArrayList<>();
 
-    /// Two moments of a day for each group: when it was furthest above, and furthest below.
-    private record Day(int number, int[] above, int[] below) {}
+    /// A day: for each group the moment when it was furthest above, and furthest below.
+    private static final class Day {
+        private final int number;
+        private final int[] above;
+        private final int[] below;
+
+        /// A day whose first rested moment is this one.
+        Day(int number, int moment, int groups) {
+            this.number = number;
+            above = new int[groups];
+            below = new int[groups];
+            Arrays.fill(above, moment);
+            Arrays.fill(below, moment);
+        }
+    }
 
     BothEnds(HistoryMoments moments, double settledSeconds) {
         this.moments = moments;
         for (int at = 0; at < moments.size(); at++) {
             if (!(moments.restedSeconds(at) >= settledSeconds)) continue;
             int number = (int) moments.days(at);
-            if (days.isEmpty() || days.getLast().number() != number)
-                days.add(new Day(number, everyGroup(at), everyGroup(at)));
+            if (days.isEmpty() || days.getLast().number != number)
+                days.add(new Day(number, at, moments.groups()));
             Day day = days.getLast();
             for (int g = 0; g < moments.groups(); g++) {
-                if (moments.stray(at, g) > moments.stray(day.above()[g], g)) day.above()[g] = at;
-                if (moments.stray(at, g) < moments.stray(day.below()[g], g)) day.below()[g] = at;
+                if (moments.stray(at, g) > moments.stray(day.above[g], g)) day.above[g] = at;
+                if (moments.stray(at, g) < moments.stray(day.below[g], g)) day.below[g] = at;
             }
         }
-    }
-
-    private int[] everyGroup(int at) {
-        return IntStream.range(0, moments.groups()).map(g -> at).toArray();
     }
 
     /// What share of its charge a group lacks that is first at both ends: what the others use
@@ -69,7 +79,7 @@ final class BothEnds {
         RestCurve curve = RestCurve.of(chemistry);
         double moved =
                 curve.volts(NEARLY_FULL)
-                        - middle(full, day -> moments.usualVolts(day.above()[group]));
+                        - middle(full, day -> moments.usualVolts(day.above[group]));
         double usual = NEARLY_FULL - middle(low, day -> curve.share(usualLow(day, group) + moved));
         double own =
                 NEARLY_FULL
@@ -79,13 +89,12 @@ final class BothEnds {
                                         curve.share(
                                                 usualLow(day, group)
                                                         + moved
-                                                        + moments.stray(
-                                                                day.below()[group], group)));
+                                                        + moments.stray(day.below[group], group)));
         return own > 0 ? Math.clamp(1 - usual / own, 0, 1) : 0;
     }
 
     private double usualLow(Day day, int group) {
-        return moments.usualVolts(day.below()[group]);
+        return moments.usualVolts(day.below[group]);
     }
 
     private static double middle(List<Day> some, ToDoubleFunction<Day> figure) {
@@ -93,15 +102,15 @@ final class BothEnds {
     }
 
     private boolean isFirstFull(Day day, int group) {
-        double own = moments.stray(day.above()[group], group);
+        double own = moments.stray(day.above[group], group);
         return own > FULL_VOLTS
-                && others(group).allMatch(g -> moments.stray(day.above()[g], g) <= NEXT_FULL * own);
+                && others(group).allMatch(g -> moments.stray(day.above[g], g) <= NEXT_FULL * own);
     }
 
     private boolean isFirstLow(Day day, int group) {
-        double own = moments.stray(day.below()[group], group);
+        double own = moments.stray(day.below[group], group);
         return own < -LOW_VOLTS
-                && others(group).allMatch(g -> moments.stray(day.below()[g], g) >= NEXT_LOW * own);
+                && others(group).allMatch(g -> moments.stray(day.below[g], g) >= NEXT_LOW * own);
     }
 
     private IntStream others(int group) {
@@ -111,7 +120,7 @@ final class BothEnds {
     private boolean isOften(List<Day> some) {
         double middle = moments.days(moments.size() - 1) / 2;
         return some.size() >= LEAST_DAYS
-                && some.getFirst().number() < middle
-                && some.getLast().number() >= middle;
+                && some.getFirst().number < middle
+                && some.getLast().number >= middle;
     }
 }

@@ -297,9 +297,7 @@ final class LayoutTest {
         List<LayoutRemark> remarks =
                 LayoutCheck.of(
                         broken, wish(List.of(2, 2), Optional.empty(), LayoutWish.Ends.ANYWHERE));
-        assertTrue(
-                remarks.stream()
-                        .anyMatch(each -> each.sentence().startsWith("group 1 lies in 2 pieces")));
+        assertTrue(remarks.contains(new LayoutRemark.GroupInPieces(1, 2)), remarks::toString);
         JudgedLayout judged =
                 JudgedLayout.of(
                         broken,
@@ -334,7 +332,7 @@ final class LayoutTest {
                                         Optional.empty(),
                                         LayoutWish.Ends.ANYWHERE))
                         .stream()
-                        .anyMatch(each -> each.sentence().contains("wall of insulation")));
+                        .anyMatch(LayoutRemark.HighVoltageBeside.class::isInstance));
     }
 
     private static List<List<Spot>> pairs(Layout layout, int least) {

@@ -1,6 +1,7 @@
 package pentacell.core.match;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
@@ -12,7 +13,6 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
-import pentacell.core.match.MatchOutcome.Limit;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.MatchSwap;
 import pentacell.core.pack.Selection;
@@ -99,16 +99,15 @@ final class MatchReplacementTest {
         MatchBreach breach =
                 MatchBreach.of(groups, after, RULES.withMaxIrSpread(OptionalDouble.of(5)))
                         .orElseThrow();
-        assertEquals(0, breach.group());
-        assertEquals(6, breach.figure(), 1e-9);
+        assertEquals(6, assertInstanceOf(MatchBreach.IrSpread.class, breach).milliohms(), 1e-9);
         assertTrue(breach.sentence().contains("group 1 would spread over 6.0"), breach.sentence());
         assertTrue(
                 MatchBreach.of(groups, after, RULES.withMaxIrSpread(OptionalDouble.of(6.5)))
                         .isEmpty());
         MatchBreach models =
                 MatchBreach.of(groups, after, RULES.withMaxModels(OptionalInt.of(1))).orElseThrow();
-        assertEquals(Limit.MAX_MODELS, models.limit());
-        assertTrue(models.sentence().contains("group 1 would hold 2 models"), models.sentence());
+        assertEquals(new MatchBreach.Models(0, 2, 1), models);
+        assertTrue(models.sentence().contains("cells of 2 models"), models.sentence());
         // what is broken already may be mended step by step
         assertTrue(
                 MatchBreach.of(after, groups, RULES.withMaxIrSpread(OptionalDouble.of(0.1)))

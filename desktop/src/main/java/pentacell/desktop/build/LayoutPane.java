@@ -18,6 +18,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import pentacell.core.build.BuildFindingWords;
 import pentacell.core.build.Filling;
 import pentacell.core.build.JudgedLayout;
 import pentacell.core.build.LayoutRemark;
@@ -376,7 +377,7 @@ final class LayoutPane extends VBox {
         for (LayoutRemark each : now.remarks())
             text.append(text.isEmpty() ? "" : "\n")
                     .append(each.kind() == LayoutRemark.Kind.BROKEN ? "■ " : "▲ ")
-                    .append(Sentence.whole(each.sentence()));
+                    .append(Sentence.whole(BuildFindingWords.sentence(each)));
         return text.toString();
     }
 }

@@ -12,11 +12,11 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import pentacell.core.build.BuildFindingWords;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.build.TapCheck;
 import pentacell.core.build.TapFault;
 import pentacell.core.build.TapVerdict;
-import pentacell.core.build.TapWords;
 import pentacell.core.build.facts.AssemblyFact;
 import pentacell.core.build.facts.MeterPoint;
 import pentacell.core.build.facts.Plugs;
@@ -277,7 +277,7 @@ final class TapsPane extends VBox {
             for (TapFault fault : known.faults())
                 lines.add(
                         (fault.kind() == TapFault.Kind.GROUP_ODD ? "▲ " : "■ ")
-                                + Sentence.whole(TapWords.sentence(fault)));
+                                + Sentence.whole(BuildFindingWords.sentence(fault)));
         });
         Optional<Double> whole = Optional.ofNullable(model.assembly().whole().get(MeterPoint.PACK));
         Optional<Double> output =

@@ -6,9 +6,9 @@ import java.util.Collections;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import pentacell.core.build.BuildFindingWords;
 import pentacell.core.build.TapFault;
 import pentacell.core.build.TapVerdict;
-import pentacell.core.build.TapWords;
 import pentacell.workshop.exchange.CellTable.Problem;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -83,7 +83,7 @@ public final class TapFiles {
             fault.put("kind", each.kind().code());
             if (!each.leads().isEmpty()) each.leads().forEach(fault.putArray("leads")::add);
             if (!each.groups().isEmpty()) each.groups().forEach(fault.putArray("groups")::add);
-            fault.put("sentence", TapWords.sentence(each));
+            fault.put("sentence", BuildFindingWords.sentence(each));
         }
         return Json.text(json);
     }

@@ -1,10 +1,11 @@
 package pentacell.core.build;
 
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 
-/// What is wrong with the leads of a plug, in words.
-public final class TapWords {
-    private TapWords() {}
+/// What is found about a layout and the balance leads of a pack, in words.
+public final class BuildFindingWords {
+    private BuildFindingWords() {}
 
     /// What is wrong, and what to do.
     public static String sentence(TapFault fault) {
@@ -87,6 +88,63 @@ public final class TapWords {
                             .formatted(read, limit);
             case WITHIN -> throw new IllegalArgumentException(read + " is within its limits");
         };
+    }
+
+    /// What a builder must see of a layout.
+    public static String sentence(LayoutRemark remark) {
+        return switch (remark) {
+            case LayoutRemark.GroupInPieces pieces ->
+                    "group %d is in %d pieces: its cells must touch"
+                            .formatted(pieces.group(), pieces.pieces());
+            case LayoutRemark.GroupsApart apart ->
+                    "groups %d and %d do not touch".formatted(apart.group(), apart.next());
+            case LayoutRemark.OneBridge bridge ->
+                    "groups %d and %d touch at one cell only, which carries all the current"
+                            .formatted(bridge.group(), bridge.next());
+            case LayoutRemark.LeadCrosses lead ->
+                    "the lead of group %d must cross other groups: insulate it well"
+                            .formatted(lead.group());
+            case LayoutRemark.TooLarge large ->
+                    "it does not fit into the box: %s × %s of cells, %s high"
+                            .formatted(
+                                    Quantity.LENGTH.text(large.lengthMillimetres()),
+                                    Quantity.LENGTH.text(large.widthMillimetres()),
+                                    Count.of(large.layers(), "layer", "layers"));
+            case LayoutRemark.PitchTooSmall small ->
+                    "cells of %s do not fit %s apart"
+                            .formatted(
+                                    Quantity.LENGTH.text(small.diameterMillimetres()),
+                                    Quantity.LENGTH.text(small.pitchMillimetres()));
+            case LayoutRemark.UnitsInPieces pieces ->
+                    "group %d: %s in pieces, whose cells must touch"
+                            .formatted(
+                                    pieces.group(),
+                                    Count.of(pieces.units(), "unit is", "units are"));
+            case LayoutRemark.OnKeptFree free ->
+                    "a cell of group %d is in %s, which is kept free"
+                            .formatted(free.group(), free.spot());
+            case LayoutRemark.LayersFold layers ->
+                    "%d layers are stacked, %s faces first%s: put a sheet of insulation into every fold"
+                            .formatted(
+                                    layers.layers(),
+                                    layers.first().words(),
+                                    layers.mostApart() == 0
+                                            ? ""
+                                            : ", with the voltage of up to %s between them"
+                                                    .formatted(groups(layers.mostApart())));
+            case LayoutRemark.HighVoltageBeside beside ->
+                    "%s side by side with the voltage of up to %s between them: put a wall of insulation there"
+                            .formatted(
+                                    Count.of(
+                                            beside.pairs(),
+                                            "pair of cells is",
+                                            "pairs of cells are"),
+                                    groups(beside.mostApart()));
+        };
+    }
+
+    private static String groups(int count) {
+        return Count.of(count, "group", "groups");
     }
 
     private static String joint(int joint) {

@@ -13,11 +13,12 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import pentacell.core.build.TapFault.Direction;
 import pentacell.core.build.TapFault.Why;
+import pentacell.core.build.facts.Spot;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.cell.RestingLevel;
 
-/// What is wrong with the leads of a plug, in words.
-final class TapWordsTest {
+/// What is found about a layout and the balance leads, in words.
+final class BuildFindingWordsTest {
     static Stream<Arguments> faults() {
         return Stream.of(
                 Arguments.of(
@@ -67,7 +68,45 @@ final class TapWordsTest {
     @ParameterizedTest
     @MethodSource("faults")
     void whatIsWrong(TapFault fault, String sentence) {
-        assertEquals(sentence, TapWords.sentence(fault).replace('\u00a0', ' '));
+        assertEquals(sentence, BuildFindingWords.sentence(fault).replace('\u00a0', ' '));
+    }
+
+    static Stream<Arguments> remarks() {
+        return Stream.of(
+                Arguments.of(
+                        new LayoutRemark.GroupInPieces(1, 2),
+                        "group 1 is in 2 pieces: its cells must touch"),
+                Arguments.of(new LayoutRemark.GroupsApart(1, 2), "groups 1 and 2 do not touch"),
+                Arguments.of(
+                        new LayoutRemark.OneBridge(1, 2),
+                        "groups 1 and 2 touch at one cell only, which carries all the current"),
+                Arguments.of(
+                        new LayoutRemark.LeadCrosses(7),
+                        "the lead of group 7 must cross other groups: insulate it well"),
+                Arguments.of(
+                        new LayoutRemark.TooLarge(200, 100, 1),
+                        "it does not fit into the box: 200.0 mm × 100.0 mm of cells, 1 layer high"),
+                Arguments.of(
+                        new LayoutRemark.PitchTooSmall(18.5, 18),
+                        "cells of 18.5 mm do not fit 18.0 mm apart"),
+                Arguments.of(
+                        new LayoutRemark.UnitsInPieces(2, 1),
+                        "group 2: 1 unit is in pieces, whose cells must touch"),
+                Arguments.of(
+                        new LayoutRemark.OnKeptFree(2, new Spot(0, 2)),
+                        "a cell of group 2 is in column 1, row 3, which is kept free"),
+                Arguments.of(
+                        new LayoutRemark.LayersFold(2, Face.TOP, 0),
+                        "2 layers are stacked, top faces first: put a sheet of insulation into every fold"),
+                Arguments.of(
+                        new LayoutRemark.HighVoltageBeside(4, 3),
+                        "4 pairs of cells are side by side with the voltage of up to 3 groups between them: put a wall of insulation there"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("remarks")
+    void whatABuilderMustSee(LayoutRemark remark, String sentence) {
+        assertEquals(sentence, BuildFindingWords.sentence(remark).replace('\u00a0', ' '));
     }
 
     @ParameterizedTest
@@ -75,7 +114,7 @@ final class TapWordsTest {
     void aGroupBeyondItsLimitsIsNeverToBeEvenedOut(RestingLevel level) {
         for (Chemistry chemistry : Arrays.asList(Chemistry.NMC, Chemistry.LFP)) {
             String said =
-                    TapWords.sentence(new TapFault.GroupBeyond(2, 1.234, level, chemistry))
+                    BuildFindingWords.sentence(new TapFault.GroupBeyond(2, 1.234, level, chemistry))
                             .replace('\u00a0', ' ');
             assertTrue(said.startsWith("group 2 has 1.234 V, "), said);
             assertFalse(said.contains("even it out"), said);
