@@ -26,7 +26,7 @@ final class PackLinesTest {
     private static final Instant NOW = Instant.parse("2026-04-02T10:00:00Z");
     private static final WorkshopState STATE = GatePack.pack().state();
 
-    private enum At {
+    enum At {
         BUILD,
         PROVE,
         SERVICE,
