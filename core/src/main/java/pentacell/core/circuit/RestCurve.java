@@ -59,11 +59,6 @@ public final class RestCurve {
         return curve.share(number(restingVolts));
     }
 
-    /// How steep the curve is, in V per whole charge, at a state of charge.
-    public double slopeVolts(double share) {
-        return curve.slope(number(share));
-    }
-
     private static double number(double value) {
         if (Double.isNaN(value))
             throw new IllegalArgumentException("a point of the rest curve must be a number");

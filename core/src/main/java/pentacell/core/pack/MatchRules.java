@@ -152,11 +152,6 @@ public record MatchRules(
         return with(rules -> rules.maxIrSpreadMilliohms(milliohms));
     }
 
-    /// The same rules with another repeatability.
-    public MatchRules withRepeatability(double share) {
-        return with(rules -> rules.repeatabilityShare(share));
-    }
-
     /// The same rules with another cap on the models in a group.
     public MatchRules withMaxModels(OptionalInt models) {
         return with(rules -> rules.maxModels(models));

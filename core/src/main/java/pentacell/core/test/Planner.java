@@ -84,22 +84,6 @@ public final class Planner {
                 shelfFull(planned, shelf));
     }
 
-    /// When the tests end by plain list scheduling, longest first: what a plan is compared with.
-    static Optional<LocalDateTime> listFinish(
-            List<TestJob> waiting, List<BayTime> bays, BenchHours hours, LocalDateTime now) {
-        List<TestJob> sorted =
-                waiting.stream()
-                        .sorted(
-                                Comparator.comparing(TestJob::shortest)
-                                        .reversed()
-                                        .thenComparing(job -> job.cell().text()))
-                        .toList();
-        Planner planner = new Planner(sorted, bays, hours, now);
-        return planner.planned(planner.longestFirst()).stream()
-                .map(TestSlot::doneAt)
-                .max(Comparator.naturalOrder());
-    }
-
     private List<List<TestJob>> longestFirst() {
         List<List<TestJob>> lanes = new ArrayList<>();
         List<LocalDateTime> free = new ArrayList<>();

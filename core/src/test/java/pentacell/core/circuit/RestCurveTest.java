@@ -18,7 +18,7 @@ final class RestCurveTest {
         for (double share = 0; share < 1; share += 0.005) {
             assertTrue(curve.volts(share + 0.005) > curve.volts(share), "at " + share);
             assertEquals(share, curve.share(curve.volts(share)), 1e-9);
-            assertTrue(curve.slopeVolts(share) > 0);
+            assertTrue(curve.curve().slope(share) > 0);
         }
         assertEquals(0, curve.share(0));
         assertEquals(1, curve.share(5));
@@ -46,7 +46,7 @@ final class RestCurveTest {
             double before = (curve.volts(share) - curve.volts(share - step)) / step;
             double after = (curve.volts(share + step) - curve.volts(share)) / step;
             assertEquals(before, after, 0.002 * before + 0.01, "at " + share);
-            assertEquals(after, curve.slopeVolts(share), 0.002 * after + 0.01, "at " + share);
+            assertEquals(after, curve.curve().slope(share), 0.002 * after + 0.01, "at " + share);
         }
     }
 

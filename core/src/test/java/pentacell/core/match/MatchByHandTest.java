@@ -57,7 +57,8 @@ final class MatchByHandTest {
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
     void aMatchIsNeverWorse(long seed) {
         List<Candidate> lot = Lots.worn(60, seed);
-        MatchRules rules = MatchRules.of(7, 8, Selection.STRONGEST).withRepeatability(0);
+        MatchRules rules =
+                MatchRules.of(7, 8, Selection.STRONGEST).with(each -> each.repeatabilityShare(0));
         double match =
                 Lots.matched(Matcher.match(lot, rules, new SearchEffort(2, 1)))
                         .figures()
@@ -73,7 +74,8 @@ final class MatchByHandTest {
         List<Point> curve =
                 TradeOff.curve(
                         lot,
-                        MatchRules.of(7, 7, Selection.STRONGEST).withRepeatability(0),
+                        MatchRules.of(7, 7, Selection.STRONGEST)
+                                .with(each -> each.repeatabilityShare(0)),
                         Map.of(),
                         6,
                         new SearchEffort(2, 1),

@@ -23,9 +23,9 @@ final class MatchSeveralTest {
     private static final SearchEffort EFFORT = new SearchEffort(4, 1);
     private static final List<Candidate> LOT = Lots.worn(90, 5);
     private static final MatchRules LARGE =
-            MatchRules.of(5, 8, Selection.STRONGEST).withRepeatability(0);
+            MatchRules.of(5, 8, Selection.STRONGEST).with(each -> each.repeatabilityShare(0));
     private static final MatchRules SMALL =
-            MatchRules.of(4, 5, Selection.STRONGEST).withRepeatability(0);
+            MatchRules.of(4, 5, Selection.STRONGEST).with(each -> each.repeatabilityShare(0));
 
     private static List<Granted> match(Sharing sharing, Wish... wishes) {
         return MatchSeveral.match(LOT, List.of(wishes), sharing, EFFORT, SearchWatch.NOBODY);

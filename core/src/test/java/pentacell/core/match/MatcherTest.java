@@ -133,7 +133,8 @@ final class MatcherTest {
     @CsvSource({"14, 193, 2800", "80, 80, 6600", "7, 10, 100", "20, 5, 130"})
     void largeLotsReachTheArithmeticBound(int series, int parallel, int cells) {
         MatchRules rules =
-                MatchRules.of(series, parallel, Selection.STRONGEST).withRepeatability(0);
+                MatchRules.of(series, parallel, Selection.STRONGEST)
+                        .with(each -> each.repeatabilityShare(0));
         MatchResult result = Lots.matched(Matcher.match(Lots.worn(cells, 11), rules, EFFORT));
         double bound = result.bounds().usableMilliampHours();
         assertTrue(
@@ -149,7 +150,8 @@ final class MatcherTest {
                 Lots.matched(
                         Matcher.match(
                                 lot,
-                                MatchRules.of(7, 10, Selection.STRONGEST).withRepeatability(0),
+                                MatchRules.of(7, 10, Selection.STRONGEST)
+                                        .with(each -> each.repeatabilityShare(0)),
                                 EFFORT));
         MatchResult even =
                 Lots.matched(Matcher.match(lot, MatchRules.of(7, 10, Selection.STRONGEST), EFFORT));
@@ -355,7 +357,8 @@ final class MatcherTest {
         List<TradeOff.Point> curve =
                 TradeOff.curve(
                         Lots.worn(50, 6),
-                        MatchRules.of(5, 7, Selection.STRONGEST).withRepeatability(0),
+                        MatchRules.of(5, 7, Selection.STRONGEST)
+                                .with(each -> each.repeatabilityShare(0)),
                         Map.of(),
                         6,
                         new SearchEffort(2, 1),
@@ -374,7 +377,7 @@ final class MatcherTest {
     }
 
     static MatchRules exact(List<Integer> sizes, Selection selection) {
-        return MatchRules.of(sizes, selection).withRepeatability(0);
+        return MatchRules.of(sizes, selection).with(each -> each.repeatabilityShare(0));
     }
 
     private static MatchRules limited(MatchRules rules, double irSpread, int models) {

@@ -155,7 +155,7 @@ final class RowPackingTest {
         MatchRules rules =
                 MatchRules.of(7, 6, Selection.STRONGEST)
                         .withMaxIrSpread(OptionalDouble.of(4))
-                        .withRepeatability(0);
+                        .with(each -> each.repeatabilityShare(0));
         MatchResult result = Lots.matched(Matcher.match(cells, rules, new SearchEffort(12, 1)));
         assertEquals(MatchResult.Ending.PROVEN_BEST, result.ending());
         assertEquals(

@@ -38,7 +38,8 @@ final class SchoolsTest {
     private static final SearchEffort EFFORT = new SearchEffort(4, 1);
 
     private static MatchRules rules(int series, int parallel) {
-        return MatchRules.of(series, parallel, Selection.STRONGEST).withRepeatability(0);
+        return MatchRules.of(series, parallel, Selection.STRONGEST)
+                .with(each -> each.repeatabilityShare(0));
     }
 
     private static MatchRules school(MatchRules rules, MatchSchool school, double figure) {

@@ -27,7 +27,7 @@ final class NgspiceTest {
         // LFP between 58 and 54 %: the rest curve is so straight there that a capacitor of its
         // slope is as good
         CellTruth truth = new CellTruth(Chemistry.LFP, 2000, 0.055, 0.03, 40, 0, 0, 1, 0.58);
-        double farads = 7200 / RestCurve.of(Chemistry.LFP).slopeVolts(0.56);
+        double farads = 7200 / RestCurve.of(Chemistry.LFP).curve().slope(0.56);
         VirtualCell cell = new VirtualCell(truth);
         double open = cell.volts(0);
         Path netlist = folder.resolve("cell.cir");
