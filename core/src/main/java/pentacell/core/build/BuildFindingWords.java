@@ -43,7 +43,7 @@ public final class BuildFindingWords {
                     "the row is in reverse order: lead 0 is on the pack's positive, lead %d on its negative; rewire the plug the other way round"
                             .formatted(reversed.series());
             case TapFault.NoJoint none ->
-                    "lead %d reads %s, which is no joint of this pack: read it again, and look for a bad contact%s"
+                    "lead %d reads %s, which fits no joint of this pack: read it again, and look for a bad contact%s"
                             .formatted(
                                     none.lead(),
                                     Quantity.VOLTAGE.text(none.volts(), 2),

@@ -20,10 +20,10 @@ import pentacell.core.journal.Fact;
 import pentacell.core.line.Line;
 import pentacell.core.line.LineAct;
 import pentacell.core.line.LineAct.Subject;
+import pentacell.core.line.PackLines;
 import pentacell.core.line.Piece;
 import pentacell.core.line.TypedFigures;
 import pentacell.core.pack.Pack;
-import pentacell.core.pack.Packs;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.Limit;
 import pentacell.core.unit.Quantity;
@@ -54,11 +54,8 @@ public final class BuildLine {
     /// @param shown the layout that is looked at, when it is not the one that was taken
     public static Line<LineAct> read(
             String text, WorkshopState state, String pack, Optional<Layout> shown) {
-        if (text.isBlank()) return Line.blank();
-        return Packs.of(state)
-                .pack(pack)
-                .map(matched -> new BuildLine(text, state, matched, shown).line())
-                .orElse(Line.wrong("no pack is matched"));
+        return PackLines.read(
+                text, state, pack, matched -> new BuildLine(text, state, matched, shown).line());
     }
 
     private Line<LineAct> line() {

@@ -8,6 +8,7 @@ import pentacell.core.cell.Cells;
 import pentacell.core.cell.Place;
 import pentacell.core.line.Line;
 import pentacell.core.line.LineAct;
+import pentacell.core.line.PackLines;
 import pentacell.core.line.Piece;
 import pentacell.core.pack.Pack;
 import pentacell.core.pack.PackFact;
@@ -23,11 +24,7 @@ public final class ScanLine {
     ///
     /// @param pack name of the pack whose cells are fetched
     public static Line<LineAct> read(String text, WorkshopState state, String pack) {
-        if (text.isBlank()) return Line.blank();
-        return Packs.of(state)
-                .pack(pack)
-                .map(matched -> read(text.strip(), state, matched))
-                .orElse(Line.wrong("Match a pack first (Ctrl+6)."));
+        return PackLines.read(text, state, pack, matched -> read(text.strip(), state, matched));
     }
 
     private static Line<LineAct> read(String text, WorkshopState state, Pack pack) {

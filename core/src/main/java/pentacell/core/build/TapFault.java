@@ -53,7 +53,7 @@ public sealed interface TapFault {
         NO_PATTERN
     }
 
-    /// Leads are right, but a group's own voltage stands out.
+    /// Leads are right, but the voltage of one group differs from the others.
     ///
     /// @param group from 1
     /// @param usualVolts of the others, in V

@@ -2,10 +2,10 @@ package pentacell.core.line;
 
 /// A piece of a line as it was understood.
 ///
-/// @param text value with unit, or the words it stands for
+/// @param text value with unit, or what it means
 /// @param kind what it will be logged as
 public record Piece(String text, String kind, Look look) {
-    /// The kind of a piece that stands in the way of logging its line.
+    /// The kind of a piece that keeps its line from being logged.
     public static final String NOT_UNDERSTOOD = "not understood";
 
     /// How much attention a piece needs.

@@ -9,7 +9,7 @@ import pentacell.core.unit.Limit;
 import pentacell.core.unit.NumberText;
 import pentacell.core.unit.Quantity;
 
-/// TypedFigures in a line: read with or without their unit, each behind the limit of its fact.
+/// Figures in a typed line, with or without their unit, each behind the limit of its fact.
 public final class TypedFigures {
     private TypedFigures() {}
 

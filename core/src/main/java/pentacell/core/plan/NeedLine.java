@@ -228,8 +228,8 @@ public record NeedLine(
                     Piece.plain(
                             Quantity.PERCENT.text(100 * efficiency.getAsDouble(), 0),
                             "efficiency"));
-        add(pieces, hours, Quantity.HOURS, "wanted");
-        add(pieces, kilometres, Quantity.DISTANCE, "wanted");
+        add(pieces, hours, Quantity.HOURS, "needed");
+        add(pieces, kilometres, Quantity.DISTANCE, "needed");
         add(pieces, wattHoursPerKilometre, Quantity.ENERGY, "per km");
         return pieces;
     }

@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 ///
 /// @param limit what must be kept
 /// @param figure what the pack has
+/// @param isKept whether the pack is feasible as far as this limit goes
 public record PackLimit(Check check, Sense sense, double limit, double figure, boolean isKept) {
     private static final double HAIR = 1e-9;
 

@@ -101,7 +101,7 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
             limits = List.copyOf(limits);
         }
 
-        /// What stands in its way; nothing when it is feasible.
+        /// The limits it does not keep; none when it is feasible.
         public List<PackLimit> obstacles() {
             return limits.stream().filter(each -> !each.isKept()).toList();
         }
@@ -111,7 +111,7 @@ public record PackPlan(List<Option> options, Optional<Option> best, Optional<Str
             return limit(Check.BOX).map(PackLimit::isKept);
         }
 
-        /// What is said of it under a limit; empty where the need sets none.
+        /// A limit it was held against; empty where the need sets none.
         Optional<PackLimit> limit(Check check) {
             return limits.stream().filter(each -> each.check() == check).findFirst();
         }

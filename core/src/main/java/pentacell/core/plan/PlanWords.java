@@ -51,7 +51,7 @@ public final class PlanWords {
                     TOUCH_VOLTAGE,
                     COLD ->
                     throw new IllegalArgumentException(
-                            obstacle.check() + " is checked, but stands in no pack's way");
+                            obstacle.check() + " is checked, but never an obstacle");
         };
     }
 

@@ -16,10 +16,10 @@ import pentacell.core.build.facts.Layout;
 import pentacell.core.build.facts.Spot;
 import pentacell.core.line.Line;
 import pentacell.core.line.LineAct;
+import pentacell.core.line.PackLines;
 import pentacell.core.line.Piece;
 import pentacell.core.line.TypedFigures;
 import pentacell.core.pack.Pack;
-import pentacell.core.pack.Packs;
 import pentacell.core.prove.facts.AloneRun;
 import pentacell.core.prove.facts.BarReading;
 import pentacell.core.prove.facts.DeviceTrip;
@@ -70,11 +70,11 @@ public final class ProveLine {
     /// @param zone in which a test by hand is named after its day
     public static Line<LineAct> read(
             String text, WorkshopState state, String pack, Instant now, ZoneId zone) {
-        if (text.isBlank()) return Line.blank();
-        return Packs.of(state)
-                .pack(pack)
-                .map(matched -> new ProveLine(text, state, matched, now, zone).line())
-                .orElse(Line.wrong("no pack is matched"));
+        return PackLines.read(
+                text,
+                state,
+                pack,
+                matched -> new ProveLine(text, state, matched, now, zone).line());
     }
 
     private Line<LineAct> line() {

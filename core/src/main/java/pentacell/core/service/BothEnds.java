@@ -28,7 +28,7 @@ final class BothEnds {
 
     private static final double NEXT_LOW = 0.5;
 
-    /// At each end on so many days, and on one of them at least in each half of the history.
+    /// It must be first on this many days at each end, at least once in each half of the history.
     private static final int LEAST_DAYS = 3;
 
     /// State of charge of LFP groups that rest after a charge, before the voltage turns up.
@@ -69,14 +69,14 @@ final class BothEnds {
     }
 
     /// What share of its charge a group lacks that is first at both ends: what the others use
-    /// between the two, over what it uses. Both are read from the rest curve of the chemistry,
-    /// after it was moved to where the others rest when the group is full: boards balance there, so
-    /// they are taken to be nearly full too. 0 of any other group.
-    double lostShare(int group, Chemistry chemistry) {
+    /// between the two, over what it uses. Both are read from the rest curve of LFP, after it was
+    /// moved to where the others rest when the group is full: boards balance there, so they are
+    /// taken to be nearly full too. 0 of any other group.
+    double lostShare(int group) {
         List<Day> full = days.stream().filter(day -> isFirstFull(day, group)).toList();
         List<Day> low = days.stream().filter(day -> isFirstLow(day, group)).toList();
         if (!isOften(full) || !isOften(low)) return 0;
-        RestCurve curve = RestCurve.of(chemistry);
+        RestCurve curve = RestCurve.of(Chemistry.LFP);
         double moved =
                 curve.volts(NEARLY_FULL)
                         - middle(full, day -> moments.usualVolts(day.above[group]));

@@ -3,18 +3,18 @@ package pentacell.core.service;
 import java.util.OptionalInt;
 import pentacell.core.service.facts.Trouble;
 
-/// Something that stands out about a group in a history. [ServiceFindingWords] has the words.
+/// Something unusual about a group in a history. [ServiceFindingWords] has the words.
 public sealed interface Finding {
     /// The group, from 0.
     int group();
 
-    /// 0 to 1: how far the effect stands over what would be let pass.
+    /// 0 to 1: how far the effect exceeds what is still normal.
     double sure();
 
     /// A share of the capacity is gone.
     ///
     /// @param cells how many do not take part
-    /// @param parallel of so many
+    /// @param parallel cells in the group
     /// @param capacityShare what is left, 0 to 1
     /// @param strayMillivolts how far it is below the others at the lowest; NaN where that says
     ///   nothing

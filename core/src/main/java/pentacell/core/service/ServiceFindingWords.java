@@ -144,22 +144,8 @@ public final class ServiceFindingWords {
         String day = DayText.of(alarm.at().atZone(zone).toLocalDate());
         int group = alarm.group() + 1;
         return switch (alarm.kind()) {
-            case LOW ->
-                    "▲ Group %d fell to %s on %s; the limit is %s, passed at %s."
-                            .formatted(
-                                    group,
-                                    Quantity.VOLTAGE.text(alarm.figure()),
-                                    day,
-                                    Quantity.VOLTAGE.text(alarm.limit(), 2),
-                                    often);
-            case HIGH ->
-                    "■ Group %d was charged to %s on %s; the limit is %s, passed at %s."
-                            .formatted(
-                                    group,
-                                    Quantity.VOLTAGE.text(alarm.figure()),
-                                    day,
-                                    Quantity.VOLTAGE.text(alarm.limit(), 2),
-                                    often);
+            case LOW -> passed(alarm, "▲", "fell to", day, often);
+            case HIGH -> passed(alarm, "■", "was charged to", day, often);
             case SPREAD ->
                     "▲ Groups were %s apart at rest on %s, group %d the farthest; the limit is %s."
                             .formatted(
@@ -190,5 +176,18 @@ public final class ServiceFindingWords {
                                     day,
                                     often);
         };
+    }
+
+    private static String passed(
+            UseAlarm alarm, String mark, String verb, String day, String often) {
+        return "%s Group %d %s %s on %s; the limit is %s, passed at %s."
+                .formatted(
+                        mark,
+                        alarm.group() + 1,
+                        verb,
+                        Quantity.VOLTAGE.text(alarm.figure()),
+                        day,
+                        Quantity.VOLTAGE.text(alarm.limit(), 2),
+                        often);
     }
 }

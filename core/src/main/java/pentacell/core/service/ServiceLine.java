@@ -13,10 +13,10 @@ import org.jspecify.annotations.Nullable;
 import pentacell.core.cell.CellId;
 import pentacell.core.line.Line;
 import pentacell.core.line.LineAct;
+import pentacell.core.line.PackLines;
 import pentacell.core.line.Piece;
 import pentacell.core.line.TypedFigures;
 import pentacell.core.pack.Pack;
-import pentacell.core.pack.Packs;
 import pentacell.core.service.facts.UseFact;
 import pentacell.core.state.WorkshopState;
 import pentacell.core.unit.DayText;
@@ -56,11 +56,11 @@ public final class ServiceLine {
     /// @param today the last day that something can have happened on
     public static Line<LineAct> read(
             String text, WorkshopState state, String pack, LocalDate today, Probing probing) {
-        if (text.isBlank()) return Line.blank();
-        return Packs.of(state)
-                .pack(pack)
-                .map(matched -> new ServiceLine(text, matched, today, probing).line())
-                .orElse(Line.wrong("no pack is matched"));
+        return PackLines.read(
+                text,
+                state,
+                pack,
+                matched -> new ServiceLine(text, matched, today, probing).line());
     }
 
     private Line<LineAct> line() {

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
-import pentacell.core.cell.Chemistry;
 import pentacell.core.prove.GroupLog;
 import pentacell.core.service.facts.Trouble;
 import pentacell.core.unit.Middle;
@@ -192,7 +191,7 @@ public record Watch(
             double othersOhms) {
         List<Finding> findings(GroupDeviation off) {
             List<Finding> findings = new ArrayList<>();
-            double first = history.isFlat() ? ends.lostShare(group, Chemistry.LFP) : 0;
+            double first = history.isFlat() ? ends.lostShare(group) : 0;
             double fallen = fallenShare(off);
             boolean isFirst = first > HALF_A_CELL / parallel;
             if (isFirst || fallen > Math.max(FALLEN_SHARE, HALF_A_CELL / parallel)) {
@@ -342,7 +341,7 @@ public record Watch(
             findings.add(new Finding.Gain(group, aDay, sure(aDay, passingAmpHoursADay())));
         }
 
-        /// What cells that are off leave to the others to carry is no finding of its own.
+        /// Where cells are off the others carry more: that is not a finding of its own.
         private void resistance(List<Finding> findings, GroupDeviation off) {
             boolean isOff = findings.stream().anyMatch(each -> each.cause() == Trouble.CELLS_OFF);
             double share = isOff ? off.lostShare() : 0;

@@ -55,7 +55,7 @@ public final class MoveLine {
     }
 
     private Line<LineAct> line(String text, Optional<CellId> inHand) {
-        // worked out anew when it is written: a line before it may have failed
+        // worked out again when it is written: a line before it may have failed
         Draft draft =
                 before ->
                         switch (moves(text, before, inHand)) {

@@ -1,6 +1,6 @@
 package pentacell.core.unit;
 
-/// What a reading can be at all, in the one place that everybody asks: what lies outside was
+/// What a reading can be at all, in the one place that everybody asks. Anything outside was
 /// mistyped or misread.
 public enum Limit {
     /// Voltage in V, −10 to 10: a reversed reading is a fact as well.

@@ -50,10 +50,10 @@ final class BuildFindingWordsTest {
                         "the row is in reverse order: lead 0 is on the pack's positive, lead 7 on its negative; rewire the plug the other way round"),
                 Arguments.of(
                         new TapFault.NoJoint(3, 14.6, 7),
-                        "lead 3 reads 14.60 V, which is no joint of this pack: read it again, and look for a bad contact"),
+                        "lead 3 reads 14.60 V, which fits no joint of this pack: read it again, and look for a bad contact"),
                 Arguments.of(
                         new TapFault.NoJoint(7, 14.6, 7),
-                        "lead 7 reads 14.60 V, which is no joint of this pack: read it again, and look for a bad contact; or the last group is far off"),
+                        "lead 7 reads 14.60 V, which fits no joint of this pack: read it again, and look for a bad contact; or the last group is far off"),
                 Arguments.of(
                         new TapFault.NoPattern(7, Why.BELOW_ZERO),
                         "readings are below zero: put the black probe on the pack's negative and read again"),

@@ -6,7 +6,7 @@ import java.util.function.Supplier;
 import pentacell.core.line.Line;
 import pentacell.core.line.Piece;
 
-/// What stands behind a quick line: it reads what is typed and says what Enter does.
+/// Reads what is typed into a quick line and says what Enter does.
 public interface QuickSource {
     /// What the line is about when it names nothing, such as `HB05-12 (new)`.
     String inHand();

@@ -230,7 +230,7 @@ final class TypedLinesTest {
         return Packs.of(state).pack(PACK).orElseThrow().groups().getFirst().getFirst();
     }
 
-    /// What is only done at the bays, such as loading, is no act of the logbook.
+    /// What is only done at the bays, such as loading, is not logged as an act.
     private static Line<LineAct> reading(String text, WorkshopState state) {
         Line<BenchLine.Act> line =
                 BenchLine.read(text, state, Optional.of(new CellId("HB01-01")), 4);
