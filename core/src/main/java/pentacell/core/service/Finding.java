@@ -42,9 +42,9 @@ public sealed interface Finding {
     ///
     /// @param ampHoursADay in Ah, above 0
     /// @param daysToTenPercent days in which a tenth of the charge that is used is lost
-    /// @param run whether its voltage tells how much
+    /// @param from what tells how much
     record SelfDischarge(
-            int group, double ampHoursADay, double daysToTenPercent, Run run, double sure)
+            int group, double ampHoursADay, double daysToTenPercent, LossFrom from, double sure)
             implements Finding {
         /// In mA.
         public double milliamps() {
@@ -52,11 +52,14 @@ public sealed interface Finding {
         }
     }
 
-    /// How the voltage runs over the charge.
-    enum Run {
-        STEEP,
-        /// As with LFP: charge shows only near full and near empty.
-        FLAT
+    /// What tells how much a group loses.
+    enum LossFrom {
+        /// How its voltage drifts from the others.
+        VOLTAGE,
+        /// How much earlier each day it shows what the others show, by the counted charge.
+        COUNTED_CHARGE,
+        /// Its voltage, on the flat run of LFP in a log that does not tell the charge.
+        FLAT_VOLTAGE
     }
 
     /// It gains on the others, which feed something that it does not.

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import org.hipparchus.stat.regression.SimpleRegression;
+import pentacell.core.measure.Column;
 import pentacell.core.measure.SomeMoments;
 import pentacell.core.measure.StepsAndFlow;
 import pentacell.core.prove.GroupLog;
@@ -51,6 +52,15 @@ final class PackHistory {
     private final double resolution;
     private final VoltageRun run;
 
+    /// Voltage of the usual group at rest when it is highest, in V.
+    private final double fullVolts;
+
+    /// What the drop over a constant resistance was taken to be, in Ω.
+    private final double dropOhms;
+
+    /// Charge drawn since full at each reading, in Ah.
+    private final double[] counted;
+
     PackHistory(GroupLog log) {
         this.log = log;
         seconds = log.seconds().toArray();
@@ -59,9 +69,38 @@ final class PackHistory {
         inside = log.ofGroups(Middle::ofSorting);
         ohms = resistance(inside);
         resolution = log.finestStepVolts();
-        double drop = ohms > 0 ? ohms : commonOhms(inside);
-        for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * drop;
+        dropOhms = ohms > 0 ? ohms : commonOhms(inside);
+        for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * dropOhms;
         run = new VoltageRun(seconds, amps, inside, resolution);
+        fullVolts =
+                IntStream.range(0, inside.length)
+                        .filter(this::isStill)
+                        .mapToDouble(i -> inside[i])
+                        .max()
+                        .orElse(run.highestVolts());
+        counted = CountedCharge.of(seconds, amps, log.ofGroups(PackHistory::highest));
+    }
+
+    // a plain loop, for a million moments
+    private static double highest(double[] volts) {
+        double highest = volts[0];
+        for (double each : volts) highest = Math.max(highest, each);
+        return highest;
+    }
+
+    private boolean isStill(int reading) {
+        return Math.abs(amps[reading]) <= REST_SHARE * most;
+    }
+
+    /// How the voltage runs over the counted charge.
+    CountedRun countedRun() {
+        return new CountedRun(seconds, amps, inside, counted, REST_SHARE * most);
+    }
+
+    /// How far a group is from the usual one at the readings of a run, in V.
+    double[] strays(CountedRun counts, int group) {
+        Column volts = log.volts().get(group);
+        return counts.column(i -> volts.get(i) - (inside[i] - amps[i] * dropOhms));
     }
 
     /// Resistance of the usual group, from steps of the current between readings near each other;
@@ -152,8 +191,7 @@ final class PackHistory {
     private double[] restedSeconds() {
         double[] rested = new double[amps.length];
         for (int i = 1; i < rested.length; i++)
-            if (Math.abs(amps[i]) <= REST_SHARE * most
-                    && Math.abs(amps[i - 1]) <= REST_SHARE * most)
+            if (isStill(i) && isStill(i - 1))
                 rested[i] = rested[i - 1] + seconds[i] - seconds[i - 1];
         return rested;
     }
@@ -166,7 +204,7 @@ final class PackHistory {
 
     /// Whether its voltage runs flat between full and empty: no other cell is full so low.
     boolean isFlat() {
-        return run.highestVolts() < FLAT_VOLTS;
+        return fullVolts < FLAT_VOLTS;
     }
 
     /// What a history can tell about charges.
@@ -186,17 +224,15 @@ final class PackHistory {
 
     /// What this history can tell about charges.
     Tells tells(HistoryMoments moments) {
-        double[] counted = CountedCharge.of(seconds, amps, inside);
         // by the charge that was counted, or by the voltage
         boolean isKept =
-                isNearFullMostly(counted)
-                                && daysWhere(i -> amps[i] > IN_USE * most) < SELDOM * days()
+                isNearFullMostly() && daysWhere(i -> amps[i] > IN_USE * most) < SELDOM * days()
                         || nearFull(moments).count() > FLOATING * moments.size();
         boolean isOftenFull = daysWhere(i -> counted[i] == 0) >= OFTEN_FULL * days();
         return new Tells(isFlat(), isKept, isOftenFull, !Double.isNaN(ohms));
     }
 
-    private static boolean isNearFullMostly(double[] counted) {
+    private boolean isNearFullMostly() {
         double[] known = Arrays.stream(counted).filter(each -> !Double.isNaN(each)).toArray();
         double deepest = Arrays.stream(known).max().orElse(0);
         long near = Arrays.stream(known).filter(each -> each <= NEAR * deepest).count();

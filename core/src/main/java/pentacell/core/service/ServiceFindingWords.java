@@ -43,9 +43,11 @@ public final class ServiceFindingWords {
                                     group,
                                     milliamps(loss.milliamps()),
                                     Quantity.DAYS.text(loss.daysToTenPercent(), 0),
-                                    switch (loss.run()) {
-                                        case STEEP -> "";
-                                        case FLAT ->
+                                    switch (loss.from()) {
+                                        case VOLTAGE -> "";
+                                        case COUNTED_CHARGE ->
+                                                ". By the charge counted since full: the true loss may differ by a third";
+                                        case FLAT_VOLTAGE ->
                                                 ". LFP voltages show charge only near full and near empty, so the true loss may be a third of this or three times as much";
                                     });
             case Finding.Gain gain ->

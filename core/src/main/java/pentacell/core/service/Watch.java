@@ -100,13 +100,11 @@ public record Watch(
         List<OutOfBalance> outOfBalance = new ArrayList<>();
         List<GroupDeviation> all = new ArrayList<>();
         BothEnds ends = new BothEnds(moments, SETTLED_SECONDS);
+        PackHistory.Tells tells = history.tells(moments);
         for (int group = 0; group < log.series() && log.series() > 1; group++)
             all.add(
                     GroupDeviation.confirmed(
-                            moments,
-                            group,
-                            at -> history.isNearFull(moments, at),
-                            history.tells(moments)));
+                            moments, group, at -> history.isNearFull(moments, at), tells));
         for (int group = 0; group < all.size(); group++) {
             List<GroupDeviation> others = others(all, group);
             double othersOhms =
@@ -309,15 +307,27 @@ public record Watch(
         }
 
         private void selfDischarge(List<Finding> findings, GroupDeviation off) {
-            double aDay = off.ampHoursADay();
-            if (!drifts(aDay)) return;
+            double drift = off.ampHoursADay();
+            if (!drifts(drift)) return;
+            double sure = sure(drift, passingAmpHoursADay());
             findings.add(
-                    new Finding.SelfDischarge(
-                            group,
-                            aDay,
-                            0.1 * history.usedAmpHours() / aDay,
-                            history.isFlat() ? Finding.Run.FLAT : Finding.Run.STEEP,
-                            sure(aDay, passingAmpHoursADay())));
+                    history.isFlat()
+                            ? lossOnFlatRun(drift, sure)
+                            : loss(drift, history.usedAmpHours(), Finding.LossFrom.VOLTAGE, sure));
+        }
+
+        private Finding lossOnFlatRun(double drift, double sure) {
+            CountedRun run = history.countedRun();
+            double lag = run.isKnown() ? GroupLag.ampHoursADay(run, history.strays(run, group)) : 0;
+            return lag > 0
+                    ? loss(lag, run.deepestAmpHours(), Finding.LossFrom.COUNTED_CHARGE, sure)
+                    : loss(drift, history.usedAmpHours(), Finding.LossFrom.FLAT_VOLTAGE, sure);
+        }
+
+        private Finding loss(
+                double ampHoursADay, double usedAmpHours, Finding.LossFrom from, double sure) {
+            return new Finding.SelfDischarge(
+                    group, ampHoursADay, 0.1 * usedAmpHours / ampHoursADay, from, sure);
         }
 
         private double passingAmpHoursADay() {

@@ -40,11 +40,11 @@ final class ServiceFindingWordsTest {
                         "group 1 is the first to be full and the first to be low, it holds about 40 % of what the others do: about 6 cells of 10 off the busbar",
                         ""),
                 Arguments.of(
-                        new Finding.SelfDischarge(2, 0.24, 25, Finding.Run.STEEP, 0.9),
+                        new Finding.SelfDischarge(2, 0.24, 25, Finding.LossFrom.VOLTAGE, 0.9),
                         "group 3 loses 10.0 mA by itself: a tenth of the charge in 25 days",
                         "0.240 Ah per day"),
                 Arguments.of(
-                        new Finding.SelfDischarge(2, 0.24, 25, Finding.Run.FLAT, 0.9),
+                        new Finding.SelfDischarge(2, 0.24, 25, Finding.LossFrom.FLAT_VOLTAGE, 0.9),
                         "group 3 loses 10.0 mA by itself: a tenth of the charge in 25 days. LFP voltages show charge only near full and near empty, so the true loss may be a third of this or three times as much",
                         "0.240 Ah per day"),
                 Arguments.of(
@@ -80,7 +80,7 @@ final class ServiceFindingWordsTest {
                         .map(aDay ->
                                 ServiceFindingWords.check(
                                         new Finding.SelfDischarge(
-                                                0, aDay, 10, Finding.Run.STEEP, 1)))
+                                                0, aDay, 10, Finding.LossFrom.VOLTAGE, 1)))
                         .toList();
         assertTrue(checks.get(0).startsWith("read the groups again"), checks::toString);
         assertTrue(checks.get(1).contains("take the pack apart"), checks::toString);
