@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestReporter;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -63,6 +64,18 @@ final class ServiceTruthTest {
         report.publishEntry("service", table.markdown());
         assertTrue(table.rows().getFirst().right() >= rightAtLeast, table::markdown);
         assertTrue(table.rows().getFirst().wrong() <= wrongAtMost, table::markdown);
+    }
+
+    @Test
+    @DisplayName("what an LFP group loses by itself is known within half")
+    void lossOnAFlatRun() {
+        List<TruthOutcome> outcomes = new ArrayList<>();
+        for (Kind kind : Kind.ALL)
+            if (kind.canShow(Family.LFP, Hidden.SELF_DISCHARGE))
+                outcomes.add(ServiceTruth.of(Family.LFP, Hidden.SELF_DISCHARGE, kind, SEED, 1));
+        assertTrue(outcomes.stream().anyMatch(each -> each.error().isPresent()));
+        for (TruthOutcome each : outcomes)
+            assertTrue(Math.abs(each.error().orElse(0)) <= 0.5, each::toString);
     }
 
     @ParameterizedTest(name = "{0}")
