@@ -73,7 +73,11 @@ final class ServiceTruthTest {
         for (Kind kind : Kind.ALL)
             if (kind.canShow(Family.LFP, Hidden.SELF_DISCHARGE))
                 outcomes.add(ServiceTruth.of(Family.LFP, Hidden.SELF_DISCHARGE, kind, SEED, 1));
-        assertTrue(outcomes.stream().anyMatch(each -> each.error().isPresent()));
+        // one kind may be missed; a loss that is not found has no figure
+        assertTrue(
+                outcomes.stream().filter(each -> each.error().isPresent()).count()
+                        >= outcomes.size() - 1,
+                outcomes::toString);
         for (TruthOutcome each : outcomes)
             assertTrue(Math.abs(each.error().orElse(0)) <= 0.5, each::toString);
     }

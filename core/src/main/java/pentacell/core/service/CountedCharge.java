@@ -67,13 +67,7 @@ final class CountedCharge {
     /// Readings at which the pack is full.
     private int[] full(double[] volts) {
         double still = REST_SHARE * Arrays.stream(amps).map(Math::abs).max().orElse(0);
-        // charging and braking may lift a voltage above any at rest
-        double high =
-                IntStream.range(0, amps.length)
-                        .filter(i -> Math.abs(amps[i]) <= still)
-                        .mapToDouble(i -> volts[i])
-                        .max()
-                        .orElse(0);
+        double high = Top.of(volts, PackHistory.ABOVE_FULL);
         double low = Arrays.stream(volts).min().orElse(0);
         double nearTop = high - NEAR_TOP * (high - low);
         return IntStream.range(0, amps.length)

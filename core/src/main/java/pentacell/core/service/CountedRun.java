@@ -1,6 +1,7 @@
 package pentacell.core.service;
 
 import java.util.Arrays;
+import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
@@ -22,6 +23,9 @@ final class CountedRun {
     /// Fewer readings for each point tell nothing.
     private static final int LEAST_READINGS = 3;
 
+    /// And nothing of what grows by the day when they span less than this.
+    private static final double LEAST_DAYS = 3;
+
     /// Time constant of the slow part of the voltage, in s (common practice: some minutes).
     private static final double SLOW_SECONDS = 600;
 
@@ -31,14 +35,14 @@ final class CountedRun {
     /// The first part of the charge is left out: right after charging the voltage falls by itself.
     private static final double JUST_FULL = 0.01;
 
-    /// Deeper than this part of all readings are only errors of the count.
-    private static final double DEEPEST = 0.999;
+    /// This part of all readings seems deeper by errors of the count.
+    private static final double ABOVE_DEEPEST = 0.001;
 
     /// Weight of the bends of F, as a part of the readings for each point.
     private static final double SMOOTHNESS = 0.005;
 
-    /// Keeps what no reading tells at 0, as a part of the same.
-    private static final double UNTOLD = 1e-9;
+    /// Pulls every figure towards 0, so that one that no reading tells is 0: as a part of the same.
+    private static final double RIDGE = 1e-9;
 
     private final int[] readings;
     private final double[] days;
@@ -48,29 +52,35 @@ final class CountedRun {
     private final double deepest;
     private final double[] fitted;
 
-    /// The run in a log.
+    /// The run in a log; empty when it does not tell enough of the charge.
     ///
     /// @param volts of the usual group at each reading, in V; a constant resistance may be taken
     ///   off
     /// @param counted charge drawn since full, in Ah; NaN where it is not known
     /// @param stillAmps below this the pack rests
-    CountedRun(
+    static Optional<CountedRun> of(
             double[] seconds, double[] amps, double[] volts, double[] counted, double stillAmps) {
-        double[] known = Arrays.stream(counted).filter(d -> !Double.isNaN(d)).sorted().toArray();
-        deepest = known.length == 0 ? 0 : known[(int) (DEEPEST * (known.length - 1))];
+        return Optional.of(new CountedRun(seconds, amps, volts, counted, stillAmps))
+                .filter(CountedRun::isKnown);
+    }
+
+    private CountedRun(
+            double[] seconds, double[] amps, double[] volts, double[] counted, double stillAmps) {
+        deepest = Top.of(counted, ABOVE_DEEPEST);
         int[] inUse = inUse(seconds, amps, counted, stillAmps);
         readings = SomeMoments.of(inUse.length).map(k -> inUse[k]).toArray();
         double[] slow = slowAmps(seconds, amps);
-        days = column(i -> (seconds[i] - seconds[0]) / 86_400);
+        days = column(i -> (seconds[i] - seconds[0]) / PackHistory.DAY_SECONDS);
         drawn = column(i -> counted[i]);
         this.amps = column(i -> amps[i]);
         slowAmps = column(i -> slow[i]);
         fitted = isKnown() ? fitted(column(i -> volts[i])) : new double[POINTS];
     }
 
-    /// Whether enough was counted to know the run.
-    boolean isKnown() {
-        return deepest > 0 && readings.length >= LEAST_READINGS * POINTS;
+    private boolean isKnown() {
+        return deepest > 0
+                && readings.length >= LEAST_READINGS * POINTS
+                && days[days.length - 1] - days[0] >= LEAST_DAYS;
     }
 
     /// Readings under load or shortly after it, some thousand at most.
@@ -174,7 +184,7 @@ final class CountedRun {
             for (int m = 0; m < bend.length; m++)
                 for (int n = 0; n < bend.length; n++)
                     products[point + m][point + n] += SMOOTHNESS * readings * bend[m] * bend[n];
-        for (int i = 0; i < products.length; i++) products[i][i] += UNTOLD * readings;
+        for (int i = 0; i < products.length; i++) products[i][i] += RIDGE * readings;
     }
 
     /// The falling figures nearest to these: where some rise, all take their mean (pool adjacent

@@ -2,12 +2,12 @@ package pentacell.core.service;
 
 /// By how much charge a group lags behind the usual one, and by how much more each day.
 ///
-/// A group that lags by a + l·t is where the usual one will be after that much more was drawn, F(D
-/// + a + l·t), with resistances of its own. a and l are those with which it strays least from
-///   there, in the sum of absolute values. How the voltage runs below the deepest state of the
-///   usual group is not known: there the group may be anywhere lower.
+/// While the usual group is at F(D), one that lags by L = a + l·t is at F(D + L), with resistances
+/// of its own. The a and l are taken with which all readings miss that by the least, in the sum of
+/// absolute values. How the voltage runs below the deepest state of the usual group is not known:
+/// there the group may be anywhere lower.
 final class GroupLag {
-    /// A reading farther off than this counts as this, in V.
+    /// A reading that misses by more counts as if it missed by this, in V.
     private static final double OUTLIER_VOLTS = 0.03;
 
     /// The most that a group lags or leads at first, as a part of the deepest charge.
@@ -22,7 +22,7 @@ final class GroupLag {
     private static final int GROWTHS = 30;
     private static final int FIRSTS = 14;
 
-    /// Both currents tell their resistances apart when they are this far from being alike, squared.
+    /// 1 − r² of the current and its average above which their resistances can be told apart.
     private static final double APART = 1e-6;
 
     private final CountedRun run;
@@ -37,7 +37,7 @@ final class GroupLag {
 
     /// What a group lags more each day, in Ah.
     ///
-    /// @param run one that is known
+    /// @param run of the usual group
     /// @param strays of the group from the usual one, at each reading of the run, in V
     static double ampHoursADay(CountedRun run, double[] strays) {
         return new GroupLag(run, strays).growth();

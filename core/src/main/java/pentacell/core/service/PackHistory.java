@@ -3,6 +3,7 @@ package pentacell.core.service;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import org.hipparchus.stat.regression.SimpleRegression;
@@ -35,7 +36,10 @@ final class PackHistory {
     /// On this part of its days a pack must have been full for charges to be seen on a flat run.
     private static final double OFTEN_FULL = 0.25;
 
-    private static final double DAY_SECONDS = 86_400;
+    /// Braking into a full pack lifts this part of all readings above any full state.
+    static final double ABOVE_FULL = 0.005;
+
+    static final double DAY_SECONDS = 86_400;
 
     /// Near full and near empty are these parts of the charge that is used.
     static final double NEAR = 0.2;
@@ -52,14 +56,8 @@ final class PackHistory {
     private final double resolution;
     private final VoltageRun run;
 
-    /// Voltage of the usual group at rest when it is highest, in V.
-    private final double fullVolts;
-
     /// What the drop over a constant resistance was taken to be, in Ω.
     private final double dropOhms;
-
-    /// Charge drawn since full at each reading, in Ah.
-    private final double[] counted;
 
     PackHistory(GroupLog log) {
         this.log = log;
@@ -72,13 +70,6 @@ final class PackHistory {
         dropOhms = ohms > 0 ? ohms : commonOhms(inside);
         for (int i = 0; i < inside.length; i++) inside[i] += amps[i] * dropOhms;
         run = new VoltageRun(seconds, amps, inside, resolution);
-        fullVolts =
-                IntStream.range(0, inside.length)
-                        .filter(this::isStill)
-                        .mapToDouble(i -> inside[i])
-                        .max()
-                        .orElse(run.highestVolts());
-        counted = CountedCharge.of(seconds, amps, log.ofGroups(PackHistory::highest));
     }
 
     // a plain loop, for a million moments
@@ -92,15 +83,20 @@ final class PackHistory {
         return Math.abs(amps[reading]) <= REST_SHARE * most;
     }
 
-    /// How the voltage runs over the counted charge.
-    CountedRun countedRun() {
-        return new CountedRun(seconds, amps, inside, counted, REST_SHARE * most);
+    /// Charge drawn since full at each reading, in Ah; NaN where it is not known.
+    double[] countedAmpHours() {
+        return CountedCharge.of(seconds, amps, log.ofGroups(PackHistory::highest));
+    }
+
+    /// How the voltage runs over that charge; empty when it does not tell enough.
+    Optional<CountedRun> countedRun(double[] counted) {
+        return CountedRun.of(seconds, amps, inside, counted, REST_SHARE * most);
     }
 
     /// How far a group is from the usual one at the readings of a run, in V.
-    double[] strays(CountedRun counts, int group) {
+    double[] strays(CountedRun readings, int group) {
         Column volts = log.volts().get(group);
-        return counts.column(i -> volts.get(i) - (inside[i] - amps[i] * dropOhms));
+        return readings.column(i -> volts.get(i) - (inside[i] - amps[i] * dropOhms));
     }
 
     /// Resistance of the usual group, from steps of the current between readings near each other;
@@ -204,7 +200,7 @@ final class PackHistory {
 
     /// Whether its voltage runs flat between full and empty: no other cell is full so low.
     boolean isFlat() {
-        return fullVolts < FLAT_VOLTS;
+        return Top.of(inside, ABOVE_FULL) < FLAT_VOLTS;
     }
 
     /// What a history can tell about charges.
@@ -223,16 +219,19 @@ final class PackHistory {
     }
 
     /// What this history can tell about charges.
-    Tells tells(HistoryMoments moments) {
+    ///
+    /// @param counted charge drawn since full at each reading, in Ah
+    Tells tells(HistoryMoments moments, double[] counted) {
         // by the charge that was counted, or by the voltage
         boolean isKept =
-                isNearFullMostly() && daysWhere(i -> amps[i] > IN_USE * most) < SELDOM * days()
+                isNearFullMostly(counted)
+                                && daysWhere(i -> amps[i] > IN_USE * most) < SELDOM * days()
                         || nearFull(moments).count() > FLOATING * moments.size();
         boolean isOftenFull = daysWhere(i -> counted[i] == 0) >= OFTEN_FULL * days();
         return new Tells(isFlat(), isKept, isOftenFull, !Double.isNaN(ohms));
     }
 
-    private boolean isNearFullMostly() {
+    private static boolean isNearFullMostly(double[] counted) {
         double[] known = Arrays.stream(counted).filter(each -> !Double.isNaN(each)).toArray();
         double deepest = Arrays.stream(known).max().orElse(0);
         long near = Arrays.stream(known).filter(each -> each <= NEAR * deepest).count();

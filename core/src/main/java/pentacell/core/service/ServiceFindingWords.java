@@ -46,7 +46,7 @@ public final class ServiceFindingWords {
                                     switch (loss.from()) {
                                         case VOLTAGE -> "";
                                         case COUNTED_CHARGE ->
-                                                ". By the charge counted since full: the true loss may differ by up to half";
+                                                ". This comes from the charge counted since full and may be off by up to half";
                                         case FLAT_VOLTAGE ->
                                                 ". LFP voltages show charge only near full and near empty, so the true loss may be a third of this or three times as much";
                                     });

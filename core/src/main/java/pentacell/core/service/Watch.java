@@ -52,6 +52,10 @@ public record Watch(
     /// month there.
     private static final double FLAT_SELF_SHARE_A_MONTH = 0.075;
 
+    /// A counted loss below this part of what the voltage says contradicts it: the log tells the
+    /// charge badly, and the higher figure is the safer one.
+    private static final double CONTRADICTS = 0.2;
+
     /// What a cell holds that is worth building in, in Ah (common practice).
     private static final double CAN_AMP_HOURS = 2;
 
@@ -100,7 +104,9 @@ public record Watch(
         List<OutOfBalance> outOfBalance = new ArrayList<>();
         List<GroupDeviation> all = new ArrayList<>();
         BothEnds ends = new BothEnds(moments, SETTLED_SECONDS);
-        PackHistory.Tells tells = history.tells(moments);
+        double[] counted = history.countedAmpHours();
+        PackHistory.Tells tells = history.tells(moments, counted);
+        Optional<CountedRun> run = tells.isFlat() ? history.countedRun(counted) : Optional.empty();
         for (int group = 0; group < log.series() && log.series() > 1; group++)
             all.add(
                     GroupDeviation.confirmed(
@@ -109,7 +115,7 @@ public record Watch(
             List<GroupDeviation> others = others(all, group);
             double othersOhms =
                     others.stream().mapToDouble(each -> Math.abs(each.ohms())).max().orElse(0);
-            OfGroup one = new OfGroup(history, moments, ends, group, parallel, othersOhms);
+            OfGroup one = new OfGroup(history, moments, ends, run, group, parallel, othersOhms);
             GroupDeviation off = all.get(group).beyond(others);
             List<Finding> told = one.findings(off);
             findings.addAll(told);
@@ -184,6 +190,7 @@ public record Watch(
             PackHistory history,
             HistoryMoments moments,
             BothEnds ends,
+            Optional<CountedRun> run,
             int group,
             int parallel,
             double othersOhms) {
@@ -317,14 +324,22 @@ public record Watch(
         }
 
         private Finding lossOnFlatRun(double drift, double sure) {
-            CountedRun run = history.countedRun();
-            double lag = run.isKnown() ? GroupLag.ampHoursADay(run, history.strays(run, group)) : 0;
-            return lag > 0
-                    ? loss(lag, run.deepestAmpHours(), Finding.LossFrom.COUNTED_CHARGE, sure)
-                    : loss(drift, history.usedAmpHours(), Finding.LossFrom.FLAT_VOLTAGE, sure);
+            return run.map(counts ->
+                            loss(
+                                    GroupLag.ampHoursADay(counts, history.strays(counts, group)),
+                                    counts.deepestAmpHours(),
+                                    Finding.LossFrom.COUNTED_CHARGE,
+                                    sure))
+                    .filter(loss -> loss.ampHoursADay() > CONTRADICTS * drift)
+                    .orElseGet(() ->
+                            loss(
+                                    drift,
+                                    history.usedAmpHours(),
+                                    Finding.LossFrom.FLAT_VOLTAGE,
+                                    sure));
         }
 
-        private Finding loss(
+        private Finding.SelfDischarge loss(
                 double ampHoursADay, double usedAmpHours, Finding.LossFrom from, double sure) {
             return new Finding.SelfDischarge(
                     group, ampHoursADay, 0.1 * usedAmpHours / ampHoursADay, from, sure);

@@ -46,7 +46,7 @@ final class ServiceFindingWordsTest {
                 Arguments.of(
                         new Finding.SelfDischarge(
                                 2, 0.24, 25, Finding.LossFrom.COUNTED_CHARGE, 0.9),
-                        "group 3 loses 10.0 mA by itself: a tenth of the charge in 25 days. By the charge counted since full: the true loss may differ by up to half",
+                        "group 3 loses 10.0 mA by itself: a tenth of the charge in 25 days. This comes from the charge counted since full and may be off by up to half",
                         "0.240 Ah per day"),
                 Arguments.of(
                         new Finding.SelfDischarge(2, 0.24, 25, Finding.LossFrom.FLAT_VOLTAGE, 0.9),
