@@ -12,7 +12,8 @@ import pentacell.core.prove.GroupLog;
 /// it was steady. Nothing is known across a gap of the log: before it the count runs on from the
 /// last time it was full, after it back from the next.
 final class CountedCharge {
-    /// A pack is full when its highest group rests within this part of its voltages from the top.
+    /// A pack is full when its highest group rests within this part of its voltages from the
+    /// highest rest.
     private static final double NEAR_TOP = 0.25;
 
     /// Under this part of the highest current it rests.
@@ -67,9 +68,16 @@ final class CountedCharge {
     /// Readings at which the pack is full.
     private int[] full(double[] volts) {
         double still = REST_SHARE * Arrays.stream(amps).map(Math::abs).max().orElse(0);
-        double high = Top.of(volts, PackHistory.ABOVE_FULL);
+        double high =
+                IntStream.range(0, amps.length)
+                        .filter(i -> Math.abs(amps[i]) <= still)
+                        .mapToDouble(i -> volts[i])
+                        .max()
+                        .orElse(0);
         double low = Arrays.stream(volts).min().orElse(0);
-        double nearTop = high - NEAR_TOP * (high - low);
+        // one that never rests in the upper half of its voltages is never seen full
+        double middle = (low + Top.of(volts, PackHistory.ABOVE_FULL)) / 2;
+        double nearTop = Math.max(middle, high - NEAR_TOP * (high - low));
         return IntStream.range(0, amps.length)
                 .filter(i -> Math.abs(amps[i]) <= still && volts[i] >= nearTop)
                 .toArray();
