@@ -1,6 +1,5 @@
 package pentacell.field;
 
-import java.util.Arrays;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 
@@ -237,6 +236,7 @@ public final class FieldPack {
         double until = days * DAY_SECONDS;
         double[] gapAt = random.doubles(logger.gaps(), 0, until).sorted().toArray();
         double next = 0;
+        Elapse elapse = new Elapse(step);
         for (double at = 0; at < until; at += step) {
             warm(at);
             now = amps(use, at);
@@ -244,7 +244,7 @@ public final class FieldPack {
                 next = at + logger.seconds() * (1 - 1e-9);
                 if (!isMissed(at, gapAt)) written.add(at, now, this);
             }
-            pass(step);
+            pass(elapse);
         }
         return written.log();
     }
@@ -255,6 +255,7 @@ public final class FieldPack {
     public FieldLog log(DoubleUnaryOperator amps, Logger logger) {
         Written written = new Written(ampHours.length, logger, random);
         double step = Math.min(1, logger.seconds());
+        Elapse elapse = new Elapse(step);
         // a load does not wait for the logger
         double next = logger.seconds() * random.nextDouble();
         for (double at = 0; ; at += step) {
@@ -266,12 +267,13 @@ public final class FieldPack {
                 next = at + logger.seconds();
                 written.add(at, now, this);
             }
-            pass(step);
+            pass(elapse);
         }
     }
 
     private static boolean isMissed(double at, double[] gaps) {
-        return Arrays.stream(gaps).anyMatch(gap -> at > gap && at < gap + 6 * 3600);
+        for (double gap : gaps) if (at > gap && at < gap + 6 * 3600) return true;
+        return false;
     }
 
     /// The voltage of a group now, in V.
@@ -308,22 +310,31 @@ public final class FieldPack {
         return highest;
     }
 
-    private void pass(double seconds) {
-        double toFast = -Math.expm1(-seconds / FAST_SECONDS);
-        double toSlow = -Math.expm1(-seconds / SLOW_SECONDS);
-        double least = lowest();
+    private void pass(Elapse elapse) {
+        double seconds = elapse.seconds();
+        boolean mayBleed = bleedAmps > 0 && charges;
+        double least = mayBleed ? lowest() : Double.NaN;
         for (int g = 0; g < share.length; g++) {
             boolean bleeds =
-                    bleedAmps > 0
-                            && charges
+                    mayBleed
                             && family.rest(share[g]) > family.rest(0.9)
                             && volts(g) > least + 0.005;
             double drawn = now + leak[g] + (bleeds ? bleedAmps : 0);
             share[g] -= drawn * seconds / 3600 / ampHours[g];
-            fast[g] += (fastPart * warmth * ohms[g] * now - fast[g]) * toFast;
-            slow[g] += (SLOW_PART * warmth * ohms[g] * now - slow[g]) * toSlow;
+            fast[g] += (fastPart * warmth * ohms[g] * now - fast[g]) * elapse.toFast();
+            slow[g] += (SLOW_PART * warmth * ohms[g] * now - slow[g]) * elapse.toSlow();
         }
         soFar += now * seconds / 3600;
+    }
+
+    /// A step of time, and how far polarisation comes in it.
+    private record Elapse(double seconds, double toFast, double toSlow) {
+        Elapse(double seconds) {
+            this(
+                    seconds,
+                    -Math.expm1(-seconds / FAST_SECONDS),
+                    -Math.expm1(-seconds / SLOW_SECONDS));
+        }
     }
 
     /// What flows at a time: what the use asks for, within what the board lets.
@@ -331,7 +342,7 @@ public final class FieldPack {
         double c = ampHours();
         double hour = at / 3600 % 24;
         double day = Math.floor(at / 86_400);
-        if (soFar > 0.8 * c || lowest() < family.cutOff + 0.1) isEmpty = true;
+        if (!isEmpty && (soFar > 0.8 * c || lowest() < family.cutOff + 0.1)) isEmpty = true;
         boolean wantsCharge =
                 switch (use) {
                     case SOLAR -> hour > 9 && hour < 16;
