@@ -12,6 +12,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import pentacell.core.build.PackToBuild;
 import pentacell.core.prove.LoadTest;
 import pentacell.core.prove.PackVerdict;
+import pentacell.core.prove.ProveCheck;
 import pentacell.core.prove.ProveWords;
 import pentacell.core.prove.ProvedPack;
 import pentacell.core.prove.ProvedPack.Tested;
@@ -100,14 +101,14 @@ public record PackReport(ProvedPack pack, PackVerdict verdict, String date, Zone
         pages.heading(Sentence.begin(verdict.level().words()));
         Columns columns = new Columns(pages, 0, 60, 170);
         columns.head("", "looked at", "figure and limit");
-        for (PackVerdict.Seen seen : verdict.checks()) {
+        for (ProveCheck check : verdict.checks()) {
             String mark =
-                    switch (seen.level()) {
+                    switch (check.level()) {
                         case FIT -> "good";
                         case LIMITS -> "limits it";
                         case NOT_YET -> "not yet";
                     };
-            columns.row(mark, seen.what(), seen.sentence());
+            columns.row(mark, ProveWords.subject(check), ProveWords.sentence(check));
         }
     }
 

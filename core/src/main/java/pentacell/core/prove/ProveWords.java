@@ -3,8 +3,10 @@ package pentacell.core.prove;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import pentacell.core.prove.ProvedPack.Tested;
 import pentacell.core.prove.facts.DeviceTrip;
+import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 import pentacell.core.unit.Sentence;
 
@@ -14,6 +16,118 @@ public final class ProveWords {
             ". The voltage before the load does not show which: charge that group on its own and test again";
 
     private ProveWords() {}
+
+    /// What was looked at before a pack goes into use, in a word or two.
+    public static String subject(ProveCheck check) {
+        return switch (check) {
+            case ProveCheck.Untested none -> "Load test";
+            case ProveCheck.Capacity capacity -> "Capacity";
+            case ProveCheck.Hours hours -> "Hours";
+            case ProveCheck.HighResistance high -> "Resistance";
+            case ProveCheck.StartedLow low -> "Balance";
+            case ProveCheck.MayHaveStartedLow low -> "Charge";
+            case ProveCheck.WeakestGroup weakest -> "Weakest group";
+            case ProveCheck.RestSpread spread -> "At rest, empty";
+            case ProveCheck.Heat heat -> "Heat";
+            case ProveCheck.Busbars bars -> "Busbars";
+            case ProveCheck.FullSpread spread -> "Full, not balanced";
+            case ProveCheck.SupplyTripped tripped -> "Supply";
+            case ProveCheck.Charger charger -> "Charger";
+        };
+    }
+
+    /// What was found there: figure and limit.
+    public static String sentence(ProveCheck check) {
+        return switch (check) {
+            case ProveCheck.Untested none -> missing(none.why());
+            case ProveCheck.Capacity capacity ->
+                    "gave %s of %s expected, %s"
+                            .formatted(
+                                    Quantity.CHARGE.text(capacity.ampHours()),
+                                    Quantity.CHARGE.text(capacity.expectedAmpHours()),
+                                    Quantity.PERCENT.text(100 * capacity.part()));
+            case ProveCheck.Hours hours ->
+                    "%s at the steady load, down to the device's %s; %s are needed"
+                            .formatted(
+                                    Quantity.HOURS.text(hours.hours()),
+                                    Quantity.VOLTAGE.text(hours.lowTripVolts(), 1),
+                                    Quantity.HOURS.text(hours.wantedHours()));
+            case ProveCheck.HighResistance high ->
+                    "higher resistance in %s: look at the joints there first"
+                            .formatted(Sentence.within(Count.groups(high.groups())));
+            case ProveCheck.StartedLow low ->
+                    "%s started low: balance, then test again"
+                            .formatted(Sentence.within(Count.groups(low.groups())));
+            case ProveCheck.MayHaveStartedLow low ->
+                    "%s may only have started low: charge on its own first, then test again before you swap cells"
+                            .formatted(Sentence.within(Count.groups(low.groups())));
+            case ProveCheck.WeakestGroup weakest ->
+                    "group %d costs %s; see Load test for what to swap"
+                            .formatted(
+                                    weakest.group(), Quantity.CHARGE.text(weakest.lostAmpHours()));
+            case ProveCheck.RestSpread spread ->
+                    apart(spread.millivolts(), ProveCheck.RestSpread.GOOD_MILLIVOLTS);
+            case ProveCheck.Heat heat -> heat(heat.warmest());
+            case ProveCheck.Busbars bars -> bars(bars.odd());
+            case ProveCheck.FullSpread spread ->
+                    apart(1000 * spread.volts(), 1000 * PackChargeEnd.GOOD_VOLTS);
+            case ProveCheck.SupplyTripped tripped ->
+                    "it tripped: charge at fewer amps, or use a larger supply";
+            case ProveCheck.Charger charger -> charger(charger);
+        };
+    }
+
+    private static String missing(ProveCheck.Missing why) {
+        String todo = ": discharge the pack at a usual load until the first group is empty";
+        return switch (why) {
+            case BROKEN_OFF -> "none came down to its end voltage yet";
+            case NO_TEST -> "none yet" + todo;
+            case STAND_INS -> "only tests with stand-ins, which prove nothing" + todo;
+            case UNKNOWN_ORIGIN ->
+                    "only tests of an older version, which did not note whether the board was real"
+                            + todo;
+        };
+    }
+
+    private static String apart(double millivolts, double good) {
+        return "groups %s apart; up to %s is good"
+                .formatted(Quantity.MILLIVOLTS.text(millivolts), Quantity.MILLIVOLTS.text(good));
+    }
+
+    private static String heat(HeatLook.Warm warmest) {
+        return warmest.isOdd()
+                ? "%s is %s over what its load explains: a joint, or the cell itself"
+                        .formatted(
+                                warmest.cell(),
+                                Quantity.TEMPERATURE_RISE.text(warmest.overKelvin()))
+                : "no place is warmer than its load explains";
+    }
+
+    private static String bars(List<BarLook.Bar> odd) {
+        if (odd.isEmpty()) return "no busbar drops more than its conductors explain";
+        return odd.stream()
+                .map(bar ->
+                        "the busbar at joint %d drops %s, expected %s"
+                                .formatted(
+                                        bar.joint(),
+                                        Quantity.MILLIVOLTS.text(bar.reading().millivolts(), 1),
+                                        Quantity.MILLIVOLTS.text(bar.expectedMillivolts(), 1)))
+                .collect(Collectors.joining("; "));
+    }
+
+    private static String charger(ProveCheck.Charger charger) {
+        String words =
+                "ends at %s; the pack's limit is %s"
+                        .formatted(
+                                Quantity.VOLTAGE.text(charger.volts(), 2),
+                                Quantity.VOLTAGE.text(charger.limitVolts(), 2));
+        return charger.level() == PackVerdict.Level.FIT
+                ? words
+                : words
+                        + ", and %s more is tolerated: do not use this charger"
+                                .formatted(
+                                        Quantity.MILLIVOLTS.text(1000 * charger.toleranceVolts()));
+    }
 
     /// Why a group falls short; empty when it does not.
     public static String cause(LoadTest.Group group) {

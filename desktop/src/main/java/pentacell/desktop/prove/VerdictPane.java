@@ -7,6 +7,8 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import pentacell.core.prove.PackVerdict;
+import pentacell.core.prove.ProveCheck;
+import pentacell.core.prove.ProveWords;
 import pentacell.core.unit.Sentence;
 import pentacell.desktop.frame.PackWork;
 import pentacell.desktop.kit.ControlRow;
@@ -18,7 +20,7 @@ import pentacell.desktop.kit.Wrapping;
 final class VerdictPane extends VBox {
     private final ProveModel model;
     private final Label meaning = Wrapping.on(new Label());
-    private final FittedTable<PackVerdict.Seen> table =
+    private final FittedTable<ProveCheck> table =
             new FittedTable<>("verdict-checks", "Match a pack first (Ctrl+6).");
 
     VerdictPane(ProveModel model) {
@@ -27,9 +29,9 @@ final class VerdictPane extends VBox {
         getStyleClass().add("plan-pane");
         meaning.setId("verdict-meaning");
         meaning.getStyleClass().add("meaning");
-        table.column("", seen -> mark(seen.level()))
-                .column("Looked at", PackVerdict.Seen::what)
-                .sentence("Figure and limit", PackVerdict.Seen::sentence)
+        table.column("", check -> mark(check.level()))
+                .column("Looked at", ProveWords::subject)
+                .sentence("Figure and limit", ProveWords::sentence)
                 .inThisOrder();
         VBox.setVgrow(table, Priority.ALWAYS);
         Label caution =
@@ -74,7 +76,7 @@ final class VerdictPane extends VBox {
         return words
                 + ": "
                 + verdict.reasons().stream()
-                        .map(PackVerdict.Seen::sentence)
+                        .map(ProveWords::sentence)
                         .collect(Collectors.joining("; "))
                 + ".";
     }

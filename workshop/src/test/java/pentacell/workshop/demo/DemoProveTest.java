@@ -13,6 +13,7 @@ import pentacell.core.prove.GroupFan;
 import pentacell.core.prove.HeatLook;
 import pentacell.core.prove.LoadTest.Cause;
 import pentacell.core.prove.PackVerdict;
+import pentacell.core.prove.ProveCheck;
 import pentacell.core.prove.ProvedPack;
 import pentacell.core.prove.ProvedPack.Tested;
 import pentacell.core.prove.Shortfall;
@@ -85,20 +86,20 @@ final class DemoProveTest {
         assertTrue(pack.bars().stream().noneMatch(bar -> bar.isOdd()));
     }
 
+    private static List<Class<?>> kinds(List<ProveCheck> checks) {
+        return checks.stream().<Class<?>>map(ProveCheck::getClass).toList();
+    }
+
     @Test
     void theVerdictNamesWhatStandsInTheWay() {
         PackVerdict verdict = PackVerdict.of(pack);
         assertEquals(PackVerdict.Level.NOT_YET, verdict.level());
-        assertEquals(List.of("Heat"), verdict.reasons().stream().map(each -> each.what()).toList());
-        assertTrue(
-                verdict.checks().stream()
-                        .anyMatch(each ->
-                                each.what().equals("Weakest group")
-                                        && each.level() == PackVerdict.Level.LIMITS));
+        assertEquals(List.of(ProveCheck.Heat.class), kinds(verdict.reasons()));
+        assertTrue(kinds(verdict.checks()).contains(ProveCheck.WeakestGroup.class));
         ProvedPack dome = ProvedPack.of(state, judged, TarnHollow.DOME).orElseThrow();
         assertEquals(
-                List.of("Load test"),
-                PackVerdict.of(dome).reasons().stream().map(each -> each.what()).toList());
+                List.of(new ProveCheck.Untested(ProveCheck.Missing.NO_TEST)),
+                PackVerdict.of(dome).reasons());
         WorkshopRatio ratio = WorkshopRatio.of(state, judged).orElseThrow();
         assertEquals(1, ratio.packs().size());
         assertEquals(0.95, ratio.mean(), 0.02);
