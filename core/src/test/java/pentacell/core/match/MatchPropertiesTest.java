@@ -23,7 +23,7 @@ import pentacell.core.pack.Selection;
 @DisplayName("properties of a match")
 @Tag("exhaustive")
 final class MatchPropertiesTest {
-    private static final SearchEffort EFFORT = new SearchEffort(5, 1);
+    private static final SearchEffort EFFORT = new SearchEffort(3, 1);
     private static final double NONE = 1e6;
     private static final int RANDOM_LOTS = 10_000;
 
@@ -63,7 +63,7 @@ final class MatchPropertiesTest {
         assertTrue(held > RANDOM_LOTS / 3, "only " + held + " lots had a grouping");
     }
 
-    @RepeatedTest(6)
+    @RepeatedTest(3)
     void theOrderOfTheInputChangesNothing(RepetitionInfo repetition) {
         int seed = repetition.getCurrentRepetition();
         List<Candidate> lot = Lots.worn(40 + seed, seed);

@@ -20,7 +20,7 @@ import pentacell.core.pack.Selection;
 
 @Tag("exhaustive")
 final class MatchSeveralTest {
-    private static final SearchEffort EFFORT = new SearchEffort(4, 1);
+    private static final SearchEffort EFFORT = new SearchEffort(2, 1);
     private static final List<Candidate> LOT = Lots.worn(90, 5);
     private static final MatchRules LARGE =
             MatchRules.of(5, 8, Selection.STRONGEST).with(each -> each.repeatabilityShare(0));

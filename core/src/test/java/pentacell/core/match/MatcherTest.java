@@ -35,7 +35,7 @@ import pentacell.core.pack.Selection;
 
 @Tag("exhaustive")
 final class MatcherTest {
-    private static final SearchEffort EFFORT = new SearchEffort(6, 1);
+    private static final SearchEffort EFFORT = new SearchEffort(3, 1);
 
     @Test
     @DisplayName(

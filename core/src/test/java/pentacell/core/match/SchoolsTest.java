@@ -35,7 +35,7 @@ import pentacell.core.pack.Selection;
 @DisplayName("schools, what is held back, and going on from a match")
 @Tag("exhaustive")
 final class SchoolsTest {
-    private static final SearchEffort EFFORT = new SearchEffort(4, 1);
+    private static final SearchEffort EFFORT = new SearchEffort(2, 1);
 
     private static MatchRules rules(int series, int parallel) {
         return MatchRules.of(series, parallel, Selection.STRONGEST)
@@ -235,7 +235,7 @@ final class SchoolsTest {
         return result.figures().usableMilliampHours() - sum / places;
     }
 
-    @RepeatedTest(8)
+    @RepeatedTest(4)
     void sparesServeARepairBetterThanLeftovers(RepetitionInfo repetition) {
         List<Candidate> lot = Lots.worn(40, repetition.getCurrentRepetition());
         MatchRules limited = rules(5, 6).withMaxIrSpread(OptionalDouble.of(12));

@@ -27,7 +27,7 @@ import pentacell.core.pack.Selection;
 @DisplayName("units of several cans")
 @Tag("exhaustive")
 final class UnitsTest {
-    private static final SearchEffort EFFORT = new SearchEffort(6, 1);
+    private static final SearchEffort EFFORT = new SearchEffort(3, 1);
 
     private static Candidate unit(String id, int cans, double milliampHours, double milliohms) {
         return new Candidate(
@@ -49,7 +49,7 @@ final class UnitsTest {
     }
 
     /// Judge: all groupings of up to nine units, with limits on IR and unequal sizes.
-    @RepeatedTest(60)
+    @RepeatedTest(30)
     void asGoodAsTryingEveryGrouping(RepetitionInfo repetition) {
         int seed = repetition.getCurrentRepetition();
         Random random = new Random(seed);

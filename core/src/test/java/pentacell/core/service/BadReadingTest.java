@@ -24,10 +24,10 @@ import pentacell.core.service.facts.Trouble;
 final class BadReadingTest {
     private static final int GROUPS = 8;
     private static final int BAD = 5;
-    private static final int PACKS = 20;
+    private static final int PACKS = 8;
 
     @ParameterizedTest(name = "{0}: {1} in {2} lines")
-    @DisplayName("what is said of 20 packs each in whose logs some lines are nonsense")
+    @DisplayName("what is said of 8 packs each in whose logs some lines are nonsense")
     @CsvSource({
         "HEALTHY, NO_VOLTS, 1",
         "HEALTHY, NO_VOLTS, 12",

@@ -195,7 +195,7 @@ final class WatchTest {
         int count = 0;
         int accused = 0;
         // whole histories tell of the causes, the others of how they were kept
-        int packs = kept == Kept.WHOLE ? 60 : 21;
+        int packs = kept == Kept.WHOLE ? 30 : 12;
         for (int seed = 0; seed < packs; seed++) {
             Random random = new Random(77L * hidden.hashCode() + seed);
             int series = 6 + random.nextInt(10);
