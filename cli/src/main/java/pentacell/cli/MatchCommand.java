@@ -19,6 +19,7 @@ import pentacell.core.match.MatchOutcome;
 import pentacell.core.match.MatchOutcome.Infeasible;
 import pentacell.core.match.MatchOutcome.Matched;
 import pentacell.core.match.MatchResult;
+import pentacell.core.match.MatchWords;
 import pentacell.core.match.Matcher;
 import pentacell.core.match.SearchEffort;
 import pentacell.core.match.SearchWatch;
@@ -224,7 +225,9 @@ final class MatchCommand implements Callable<Integer> {
         long elapsed = (System.nanoTime() - begin) / 1_000_000;
         return switch (outcome) {
             case Infeasible infeasible -> {
-                spec.commandLine().getErr().println("no solution: " + infeasible.sentence());
+                spec.commandLine()
+                        .getErr()
+                        .println("no solution: " + MatchWords.sentence(infeasible.why()));
                 yield Exit.NO_SOLUTION;
             }
             case Matched matched -> {

@@ -5,13 +5,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Infeasible;
-import pentacell.core.match.MatchOutcome.Limit;
 import pentacell.core.match.MatchOutcome.Matched;
 import pentacell.core.pack.MatchRules;
-import pentacell.core.unit.Quantity;
 
 /// Groups filled one after another with the cells as they come, in the order of their ids. What is
 /// locked is in its group first.
@@ -45,12 +42,7 @@ final class AsTheyCome {
             }
         }
         for (int group = 0; group < room.length; group++)
-            if (room[group] > 0)
-                return new Infeasible(
-                        Limit.CELLS,
-                        "as they come the units do not fill group %d; another school tries every way"
-                                .formatted(group + 1),
-                        OptionalDouble.empty());
+            if (room[group] > 0) return new Infeasible(new MatchObstacle.RoomLeft(group));
         return broken(groups, rules).orElseGet(() -> matched(groups, left, rules, candidates));
     }
 
@@ -59,12 +51,7 @@ final class AsTheyCome {
         double spread = MatchFigures.of(groups).worstIrSpreadMilliohms().orElse(0);
         double limit = rules.maxIrSpreadMilliohms().orElse(Double.POSITIVE_INFINITY);
         if (spread > limit + 1e-9)
-            return Optional.of(
-                    new Infeasible(
-                            Limit.MAX_IR_SPREAD,
-                            "as they come the cells of a group lie up to %s apart"
-                                    .formatted(Quantity.RESISTANCE.text(spread)),
-                            OptionalDouble.of(Math.ceil(10 * spread - 1e-6) / 10)));
+            return Optional.of(new Infeasible(new MatchObstacle.IrSpreadAsTheyCome(spread)));
         int models =
                 groups.stream()
                         .mapToInt(group ->
@@ -72,11 +59,7 @@ final class AsTheyCome {
                         .max()
                         .orElse(0);
         return models > rules.maxModels().orElse(Integer.MAX_VALUE)
-                ? Optional.of(
-                        new Infeasible(
-                                Limit.MAX_MODELS,
-                                "as they come there are %d models in a group".formatted(models),
-                                OptionalDouble.of(models)))
+                ? Optional.of(new Infeasible(new MatchObstacle.ModelsAsTheyCome(models)))
                 : Optional.empty();
     }
 

@@ -9,17 +9,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.CellId;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.match.MatchOutcome.Infeasible;
-import pentacell.core.match.MatchOutcome.Limit;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Selection;
-import pentacell.core.unit.Count;
-import pentacell.core.unit.Quantity;
 
 /// Which candidates the rules admit, and when they are too few, which limit stands in the way and
 /// what would do.
@@ -91,47 +89,32 @@ final class Eligible {
         for (Map.Entry<CellId, Integer> lock : locks.entrySet()) {
             int group = lock.getValue();
             if (!known.containsKey(lock.getKey()))
-                return locksFail(
-                        lock.getKey()
-                                + " is locked to group "
-                                + (group + 1)
-                                + " but is not among the usable cells");
+                return no(new MatchObstacle.LockedCellUnusable(lock.getKey(), group));
             if (group < 0 || group >= rules.series())
-                return locksFail(
-                        lock.getKey()
-                                + " is locked to group "
-                                + (group + 1)
-                                + ", the pack has "
-                                + rules.series());
+                return no(new MatchObstacle.LockedBeyondPack(lock.getKey(), group, rules.series()));
             if (perGroup.merge(group, known.getOrDefault(lock.getKey(), 0), Integer::sum)
                     > rules.groupSizes().get(group))
-                return locksFail(
-                        "more cells are locked to group "
-                                + (group + 1)
-                                + " than the "
-                                + rules.groupSizes().get(group)
-                                + " it holds");
+                return no(new MatchObstacle.TooManyLocked(group, rules.groupSizes().get(group)));
         }
         return Optional.empty();
     }
 
-    private static Optional<Infeasible> locksFail(String sentence) {
-        return Optional.of(new Infeasible(Limit.LOCKS, sentence, OptionalDouble.empty()));
+    private static Optional<Infeasible> no(MatchObstacle why) {
+        return Optional.of(new Infeasible(why));
     }
 
     private Optional<Infeasible> countObstacle(List<Candidate> admitted) {
         int needed = rules.cellsNeeded();
         int usable = Candidate.cans(admitted);
         if (usable > needed && rules.selection() == Selection.ALL)
-            return Optional.of(
-                    new Infeasible(
-                            Limit.CELLS,
-                            "%s takes %d cells and \"all\" must use every one of the %d usable: choose strongest or tightest to leave %d out"
-                                    .formatted(
-                                            rules.arrangement(), needed, usable, usable - needed),
-                            parallelThatWorks(usable, true)));
+            return no(new MatchObstacle.CellsLeft(rules, usable, parallelThatWorks(usable, true)));
         if (usable >= needed) return Optional.empty();
-        return sohObstacle().or(this::irObstacle).or(() -> Optional.of(tooFew(usable)));
+        return sohObstacle()
+                .or(this::irObstacle)
+                .or(() ->
+                        no(
+                                new MatchObstacle.TooFewCells(
+                                        rules, usable, parallelThatWorks(usable, false))));
     }
 
     private Optional<Infeasible> sohObstacle() {
@@ -149,15 +132,7 @@ final class Eligible {
     private Infeasible sohInfeasible(double nearestShare) {
         // rounded down, so that the value named does admit the cell it is taken from
         double percent = Math.floor(1000 * nearestShare) / 10;
-        return new Infeasible(
-                Limit.MIN_SOH,
-                "with a least state of health of %s there are fewer cells than the %d that %s needs; %s works"
-                        .formatted(
-                                Quantity.PERCENT.text(100 * rules.minSohShare()),
-                                rules.cellsNeeded(),
-                                rules.arrangement(),
-                                Quantity.PERCENT.text(percent)),
-                OptionalDouble.of(percent));
+        return new Infeasible(new MatchObstacle.StateOfHealth(rules, percent));
     }
 
     private Optional<Infeasible> irObstacle() {
@@ -171,17 +146,7 @@ final class Eligible {
                         Candidate::milliohmsPerCan);
         if (nearest.isEmpty()) return Optional.empty();
         double milliohms = Math.ceil(10 * nearest.getAsDouble()) / 10;
-        return Optional.of(
-                new Infeasible(
-                        Limit.MAX_IR,
-                        "with IR up to %s there are fewer cells than the %d that %s needs; %s works"
-                                .formatted(
-                                        Quantity.RESISTANCE.text(
-                                                rules.maxMilliohms().getAsDouble()),
-                                        rules.cellsNeeded(),
-                                        rules.arrangement(),
-                                        Quantity.RESISTANCE.text(milliohms)),
-                        OptionalDouble.of(milliohms)));
+        return no(new MatchObstacle.CellIr(rules, milliohms));
     }
 
     /// The figure of the last cell needed, when cells that pass a test are put in order.
@@ -199,31 +164,13 @@ final class Eligible {
         return OptionalDouble.empty();
     }
 
-    private Infeasible tooFew(int usable) {
-        OptionalDouble parallel = parallelThatWorks(usable, false);
-        return new Infeasible(
-                Limit.CELLS,
-                "%s needs %s, %s usable%s"
-                        .formatted(
-                                rules.arrangement(),
-                                Count.of(rules.cellsNeeded(), "cell", "cells"),
-                                Count.of(usable, "is", "are"),
-                                parallel.isPresent()
-                                        ? "; %dS%dP works"
-                                                .formatted(
-                                                        rules.series(),
-                                                        (int) parallel.getAsDouble())
-                                        : ""),
-                parallel);
-    }
-
-    private OptionalDouble parallelThatWorks(int usable, boolean exactly) {
+    private OptionalInt parallelThatWorks(int usable, boolean exactly) {
         int[] sizes = rules.groupSizes().stream().mapToInt(Integer::intValue).distinct().toArray();
         int parallel = usable / rules.series();
         boolean works =
                 sizes.length == 1 && parallel > 0 && (!exactly || usable % rules.series() == 0);
         return works && !Arrays.equals(sizes, new int[] {parallel})
-                ? OptionalDouble.of(parallel)
-                : OptionalDouble.empty();
+                ? OptionalInt.of(parallel)
+                : OptionalInt.empty();
     }
 }

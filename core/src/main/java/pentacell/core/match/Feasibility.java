@@ -9,13 +9,10 @@ import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntPredicate;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Infeasible;
-import pentacell.core.match.MatchOutcome.Limit;
 import pentacell.core.pack.MatchRules;
-import pentacell.core.unit.Quantity;
 
 /// Finds first groupings that keep every limit; when there are none, the limit at fault and the
 /// nearest value that works.
@@ -72,10 +69,7 @@ final class Feasibility {
         MatchRules anyModels = rules.withMaxModels(OptionalInt.empty());
         if (rules.maxModels().isPresent() && works(anyModels)) return modelsObstacle();
         if (cells.stream().anyMatch(cell -> cell.count() > 1)) return unitsObstacle();
-        return new Infeasible(
-                Limit.LOCKS,
-                "no grouping was found that keeps the locked cells and the other limits; unlock some cells",
-                OptionalDouble.empty());
+        return new Infeasible(new MatchObstacle.LocksUnmet());
     }
 
     private Infeasible spreadObstacle() {
@@ -84,29 +78,16 @@ final class Feasibility {
                 firstThat(
                         spreads.length,
                         i -> works(rules.withMaxIrSpread(OptionalDouble.of(spreads[i]))));
-        double milliohms =
-                nearest < spreads.length
-                        ? Math.ceil(10 * spreads[nearest] - 1e-6) / 10
-                        : Double.NaN;
         return new Infeasible(
-                Limit.MAX_IR_SPREAD,
-                "no %s keeps every group within %s of IR; %s works"
-                        .formatted(
-                                rules.arrangement(),
-                                Quantity.RESISTANCE.text(
-                                        rules.maxIrSpreadMilliohms().orElseThrow()),
-                                Quantity.RESISTANCE.text(milliohms)),
-                Double.isNaN(milliohms) ? OptionalDouble.empty() : OptionalDouble.of(milliohms));
+                new MatchObstacle.IrSpread(
+                        rules,
+                        nearest < spreads.length
+                                ? OptionalDouble.of(Math.ceil(10 * spreads[nearest] - 1e-6) / 10)
+                                : OptionalDouble.empty()));
     }
 
     private Infeasible unitsObstacle() {
-        String counts =
-                cells.stream()
-                        .map(Candidate::count)
-                        .distinct()
-                        .sorted()
-                        .map(String::valueOf)
-                        .collect(Collectors.joining(", "));
+        List<Integer> counts = cells.stream().map(Candidate::count).distinct().sorted().toList();
         int largest = rules.groupSizes().stream().mapToInt(Integer::intValue).max().orElseThrow();
         OptionalInt parallel =
                 IntStream.iterate(largest - 1, size -> size > 0, size -> size - 1)
@@ -117,19 +98,7 @@ final class Feasibility {
                                                         Collections.nCopies(
                                                                 rules.series(), size)))))
                         .findFirst();
-        return new Infeasible(
-                Limit.CELLS,
-                "no way was found to fill the groups of %s with units of %s%s"
-                        .formatted(
-                                rules.arrangement(),
-                                counts + (counts.equals("1") ? " can" : " cans"),
-                                parallel.isPresent()
-                                        ? "; %dS%dP works"
-                                                .formatted(rules.series(), parallel.getAsInt())
-                                        : ""),
-                parallel.isPresent()
-                        ? OptionalDouble.of(parallel.getAsInt())
-                        : OptionalDouble.empty());
+        return new Infeasible(new MatchObstacle.UnitsDoNotFill(rules, counts, parallel));
     }
 
     private Infeasible modelsObstacle() {
@@ -141,12 +110,7 @@ final class Feasibility {
                         + firstThat(
                                 models - cap,
                                 i -> works(rules.withMaxModels(OptionalInt.of(cap + 1 + i))));
-        return new Infeasible(
-                Limit.MAX_MODELS,
-                "no %s was found with at most %d %s in a group; %d works"
-                        .formatted(
-                                rules.arrangement(), cap, cap == 1 ? "model" : "models", nearest),
-                OptionalDouble.of(nearest));
+        return new Infeasible(new MatchObstacle.Models(rules, nearest));
     }
 
     /// Every spread over the limit that a group can have, rising; the least limit that works is

@@ -5,15 +5,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Infeasible;
-import pentacell.core.match.MatchOutcome.Limit;
 import pentacell.core.match.MatchOutcome.Matched;
 import pentacell.core.pack.MatchRules;
-import pentacell.core.unit.Count;
-import pentacell.core.unit.Quantity;
 
 /// Matches with cells held back: spares for repair, and the strongest ones that a capacity wanted
 /// does not need.
@@ -46,15 +42,7 @@ final class HeldBack {
         int left = Candidate.cans(usable) - rules.cellsNeeded();
         if (left >= 0 && left < wanted)
             return new Infeasible(
-                    Limit.SPARES,
-                    "%s and %s take %s, %s usable; %s"
-                            .formatted(
-                                    rules.arrangement(),
-                                    Count.of(wanted, "spare", "spares"),
-                                    Count.of(rules.cellsNeeded() + wanted, "cell", "cells"),
-                                    Count.of(Candidate.cans(usable), "is", "are"),
-                                    Count.of(left, "spare works", "spares work")),
-                    OptionalDouble.of(left));
+                    new MatchObstacle.TooFewSpares(rules, wanted, Candidate.cans(usable)));
         if (!(search(cells, rules, part()) instanceof Matched first))
             return withTarget(cells, rules, effort);
         List<Candidate> spares =
@@ -77,13 +65,7 @@ final class HeldBack {
         if (rules.targetMilliampHours().isEmpty() || !(all instanceof Matched matched)) return all;
         double target = rules.targetMilliampHours().getAsDouble();
         double most = matched.result().figures().usableMilliampHours();
-        if (most < target)
-            return new Infeasible(
-                    Limit.TARGET,
-                    "the smallest group comes to %s, not to %s"
-                            .formatted(
-                                    Quantity.CAPACITY.text(most), Quantity.CAPACITY.text(target)),
-                    OptionalDouble.of(Math.floor(most)));
+        if (most < target) return new Infeasible(new MatchObstacle.TargetMissed(target, most));
         return new Matched(sparing(cells, rules, target, matched.result()));
     }
 

@@ -3,9 +3,9 @@ package pentacell.core.match;
 import java.util.List;
 import java.util.Optional;
 import pentacell.core.pack.MatchRules;
-import pentacell.core.unit.Quantity;
 
-/// A limit inside groups that a change by hand would break. Groups count from 0.
+/// A limit inside groups that a change by hand would break. [MatchWords] has the words. Groups
+/// count from 0.
 public sealed interface MatchBreach {
     /// The group's cells would differ too much in resistance, in mΩ.
     record IrSpread(int group, double milliohms, double limit) implements MatchBreach {}
@@ -35,21 +35,6 @@ public sealed interface MatchBreach {
                 return Optional.of(new Models(group, models, most));
         }
         return Optional.empty();
-    }
-
-    /// What would be broken, in words.
-    default String sentence() {
-        return switch (this) {
-            case IrSpread breach ->
-                    "group %d would spread over %s of IR, the limit is %s"
-                            .formatted(
-                                    breach.group() + 1,
-                                    Quantity.RESISTANCE.text(breach.milliohms()),
-                                    Quantity.RESISTANCE.text(breach.limit()));
-            case Models breach ->
-                    "group %d would have cells of %d models, the limit is %d"
-                            .formatted(breach.group() + 1, breach.models(), breach.limit());
-        };
     }
 
     static double irSpread(List<Candidate> group) {

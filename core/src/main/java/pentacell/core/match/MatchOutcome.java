@@ -10,12 +10,18 @@ public sealed interface MatchOutcome {
 
     /// No groups keep to the limits.
     ///
-    /// @param limit the limit that stands in the way
-    /// @param sentence what is missing and what would work, in words
-    /// @param nearest the nearest value of that limit that works, in the limit's unit, when there
-    ///   is one
-    record Infeasible(Limit limit, String sentence, OptionalDouble nearest)
-            implements MatchOutcome {}
+    /// @param why what stands in the way, and what would work
+    record Infeasible(MatchObstacle why) implements MatchOutcome {
+        /// The limit that stands in the way.
+        public Limit limit() {
+            return why.limit();
+        }
+
+        /// The nearest value of that limit that works, in the limit's unit, when there is one.
+        public OptionalDouble nearest() {
+            return why.nearest();
+        }
+    }
 
     /// What can stand in the way of a match.
     enum Limit {

@@ -9,10 +9,7 @@ import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchOutcome.Infeasible;
-import pentacell.core.match.MatchOutcome.Limit;
 import pentacell.core.pack.MatchRules;
-import pentacell.core.unit.Count;
-import pentacell.core.unit.Quantity;
 
 /// What a school of matching makes of a lot: which cells it admits, which limit it sets, or that
 /// nothing is searched at all.
@@ -57,15 +54,7 @@ sealed interface Schooled {
         if (cells.isEmpty() || run.isTooFew()) return new Admitted(candidates, rules);
         if (run.width() > width)
             return new Obstacle(
-                    new Infeasible(
-                            Limit.SCHOOL,
-                            "no bin of %s holds the %s that %s takes; %s works"
-                                    .formatted(
-                                            Quantity.CAPACITY.text(width),
-                                            Count.of(rules.cellsNeeded(), "cell", "cells"),
-                                            rules.arrangement(),
-                                            Quantity.CAPACITY.text(Math.ceil(run.width()))),
-                            OptionalDouble.of(Math.ceil(run.width()))));
+                    new Infeasible(new MatchObstacle.BinTooNarrow(rules, Math.ceil(run.width()))));
         Run strongest =
                 Run.highest(cells, Candidate::milliampHoursPerCan, rules.cellsNeeded(), width);
         return new Admitted(strongest.or(locks), rules);
@@ -95,16 +84,7 @@ sealed interface Schooled {
                         .toList();
         if (Candidate.cans(within) >= rules.cellsNeeded()) return new Admitted(within, rules);
         double works = Math.ceil(100 * reaching(cells, far, rules.cellsNeeded()) - 1e-6) / 100;
-        return new Obstacle(
-                new Infeasible(
-                        Limit.SCHOOL,
-                        "within %s σ of the mean lie fewer cells than the %d that %s takes; %s σ works"
-                                .formatted(
-                                        Quantity.COUNT.number(figure, 2),
-                                        rules.cellsNeeded(),
-                                        rules.arrangement(),
-                                        Quantity.COUNT.number(works, 2)),
-                        OptionalDouble.of(works)));
+        return new Obstacle(new Infeasible(new MatchObstacle.PopulationTooTight(rules, works)));
     }
 
     private static double reaching(

@@ -95,7 +95,7 @@ final class Lots {
         return switch (outcome) {
             case MatchOutcome.Matched matched -> matched.result();
             case MatchOutcome.Infeasible infeasible ->
-                    throw new AssertionError(infeasible.sentence());
+                    throw new AssertionError(MatchWords.sentence(infeasible.why()));
         };
     }
 }

@@ -100,14 +100,12 @@ final class MatchReplacementTest {
                 MatchBreach.of(groups, after, RULES.withMaxIrSpread(OptionalDouble.of(5)))
                         .orElseThrow();
         assertEquals(6, assertInstanceOf(MatchBreach.IrSpread.class, breach).milliohms(), 1e-9);
-        assertTrue(breach.sentence().contains("group 1 would spread over 6.0"), breach.sentence());
         assertTrue(
                 MatchBreach.of(groups, after, RULES.withMaxIrSpread(OptionalDouble.of(6.5)))
                         .isEmpty());
         MatchBreach models =
                 MatchBreach.of(groups, after, RULES.withMaxModels(OptionalInt.of(1))).orElseThrow();
         assertEquals(new MatchBreach.Models(0, 2, 1), models);
-        assertTrue(models.sentence().contains("cells of 2 models"), models.sentence());
         // what is broken already may be mended step by step
         assertTrue(
                 MatchBreach.of(after, groups, RULES.withMaxIrSpread(OptionalDouble.of(0.1)))

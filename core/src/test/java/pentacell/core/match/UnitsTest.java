@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.RepeatedTest;
@@ -64,7 +65,7 @@ final class UnitsTest {
         int best = EveryGrouping.best(lot, sizes, limit + 1e-9);
         String where = "seed " + seed + ": " + Arrays.toString(sizes) + " " + limit + " " + lot;
         switch (Matcher.match(lot, rules, EFFORT)) {
-            case Infeasible infeasible -> assertEquals(-1, best, where + infeasible.sentence());
+            case Infeasible infeasible -> assertEquals(-1, best, where + infeasible);
             case Matched matched -> {
                 MatchResult result = matched.result();
                 assertEquals(best, result.figures().usableMilliampHours(), where);
@@ -118,7 +119,7 @@ final class UnitsTest {
         Infeasible none = (Infeasible) Matcher.match(pairs, rules(3, 3, 3), EFFORT);
         assertEquals(Limit.CELLS, none.limit());
         assertEquals(2, none.nearest().orElseThrow());
-        assertTrue(none.sentence().contains("units of 2 cans; 3S2P works"), none.sentence());
+        assertEquals(OptionalInt.of(2), ((MatchObstacle.UnitsDoNotFill) none.why()).parallel());
         assertTrue(
                 Matcher.match(pairs, rules(4, 4, 4), EFFORT) instanceof Matched, "3S4P of pairs");
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import pentacell.core.cell.CellId;
 import pentacell.core.match.MatchBreach;
+import pentacell.core.match.MatchWords;
 import pentacell.core.pack.PackFact;
 import pentacell.desktop.frame.Desk;
 
@@ -35,7 +36,7 @@ final class MatchHands {
             desk.notices()
                     .say(
                             "Not swapped: %s. Change the limit and match again, or choose another cell."
-                                    .formatted(breach.get().sentence()));
+                                    .formatted(MatchWords.sentence(breach.get())));
             return;
         }
         desk.ledger()

@@ -18,6 +18,7 @@ import pentacell.core.cell.CellFormat;
 import pentacell.core.cell.Chemistry;
 import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchOutcome.Infeasible;
+import pentacell.core.match.MatchWords;
 import pentacell.core.match.SearchWatch;
 import pentacell.core.measure.InstrumentFigures;
 import pentacell.core.pack.MatchRules;
@@ -299,7 +300,7 @@ final class RulesPanel extends VBox {
     }
 
     private void show(Infeasible infeasible) {
-        message.setText(Sentence.whole(infeasible.sentence()));
+        message.setText(Sentence.whole(MatchWords.sentence(infeasible.why())));
         Optional<NumberField> field = fields.fieldOf(infeasible.limit());
         boolean canTake = field.isPresent() && infeasible.nearest().isPresent();
         nearest.setVisible(canTake);

@@ -19,6 +19,7 @@ import pentacell.core.match.MatchSeveral;
 import pentacell.core.match.MatchSeveral.Granted;
 import pentacell.core.match.MatchSeveral.Sharing;
 import pentacell.core.match.MatchSeveral.Wish;
+import pentacell.core.match.MatchWords;
 import pentacell.core.match.SearchEffort;
 import pentacell.core.pack.MatchRules;
 import pentacell.core.pack.Pack;
@@ -199,7 +200,8 @@ final class SeveralModel {
                     now.stream().filter(one -> one.pack().equals(each.wish().pack())).findFirst();
             String said =
                     switch (each.outcome()) {
-                        case MatchOutcome.Infeasible none -> "No match: " + none.sentence() + ".";
+                        case MatchOutcome.Infeasible none ->
+                                "No match: " + MatchWords.sentence(none.why()) + ".";
                         case MatchOutcome.Matched found -> "Matched.";
                     };
             if (each.outcome() instanceof MatchOutcome.Matched found) {

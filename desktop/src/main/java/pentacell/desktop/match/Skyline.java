@@ -14,6 +14,7 @@ import pentacell.core.cell.CellId;
 import pentacell.core.match.Candidate;
 import pentacell.core.match.MatchFigures;
 import pentacell.core.match.MatchReplacement;
+import pentacell.core.match.MatchWords;
 import pentacell.core.unit.Quantity;
 import pentacell.desktop.frame.Desk;
 import pentacell.desktop.kit.Pen;
@@ -243,7 +244,7 @@ final class Skyline extends StackPane {
         if (shown.isEmpty() || first.isEmpty() || second.isEmpty()) return "";
         return shown.get()
                 .breachOf(from, to)
-                .map(breach -> "Not to be swapped: " + breach.sentence())
+                .map(breach -> "Not to be swapped: " + MatchWords.sentence(breach))
                 .orElseGet(() ->
                         effect(
                                 "Swap %s and %s".formatted(from, to),
