@@ -53,7 +53,7 @@ final class BoardChecks {
                                 has ? "has a probe" : "no probe",
                                 has
                                         ? "its probe belongs between cells in the middle of the pack"
-                                        : "the board feels neither heat nor cold: it charges a frozen pack",
+                                        : "the board senses neither heat nor cold: it would charge a frozen pack",
                                 CheckSheet.PRACTICE));
         board.hasSeparatePort()
                 .ifPresent(separate ->
@@ -76,7 +76,7 @@ final class BoardChecks {
                     Check.BOARD_CONTINUOUS,
                     Verdict.CAUTION,
                     CheckSheet.amps(steady),
-                    "the load is led past the board: nothing then stops over-discharge, nor a short; it takes an alarm or a cut-off of its own at %s, and the main fuse"
+                    "the load bypasses the board: nothing then stops over-discharge or a short; it needs an alarm or a cut-off of its own at %s, and the main fuse"
                             .formatted(CheckSheet.volts(sheet.option.emptyVolts())),
                     "one of two schools; the other is a larger board or a contactor");
             return;
@@ -87,10 +87,10 @@ final class BoardChecks {
                 board.continuousAmps(),
                 steady,
                 Verdict.CAUTION,
-                "the load draws %s for long, the board bears %s"
+                "the load draws %s continuously, the board is rated for %s"
                         .formatted(
                                 CheckSheet.amps(steady), CheckSheet.amps(board.continuousAmps())),
-                "the load draws %s, the board bears %s for long: a larger board or a contactor, or the load led past it with an alarm of its own"
+                "the load draws %s continuously, the board is rated for %s: use a larger board or a contactor, or wire the load past the board with an alarm of its own"
                         .formatted(
                                 CheckSheet.amps(steady), CheckSheet.amps(board.continuousAmps())),
                 "the board");

@@ -54,18 +54,19 @@ public final class ChargeChecks {
                 "half the capacity an hour, common practice");
         charger.supplyWatts()
                 .ifPresent(watts -> {
-                    double bears = supplyAmps(charger);
+                    double continuous = supplyAmps(charger);
                     double trips = watts / charger.volts();
                     sheet.atMost(
                             Check.CHARGER_SUPPLY,
                             Quantity.CURRENT,
-                            bears,
+                            continuous,
                             charger.amps(),
                             Verdict.CAUTION,
-                            "its supply bears %s for long".formatted(CheckSheet.amps(bears)),
-                            "its supply bears %s at 80 %% of its rating and trips at about %s; the charger wants %s"
+                            "its supply gives %s continuously"
+                                    .formatted(CheckSheet.amps(continuous)),
+                            "its supply gives %s continuously (80 %% of its rating) and trips at about %s; the charger draws %s"
                                     .formatted(
-                                            CheckSheet.amps(bears),
+                                            CheckSheet.amps(continuous),
                                             CheckSheet.amps(trips),
                                             CheckSheet.amps(charger.amps())),
                             "80 % of the supply's rating, common practice");

@@ -197,7 +197,7 @@ public final class PackChecks {
                     Check.COLD,
                     Verdict.CAUTION,
                     figure,
-                    "never charge below 0 °C, lithium plates out: a board that feels the cold, or charge indoors",
+                    "never charge below 0 °C, lithium plates out: use a board with a temperature probe, or charge indoors",
                     CheckSheet.PRACTICE);
         else
             sheet.said(

@@ -13,7 +13,7 @@ import pentacell.core.unit.Quantity;
 
 /// Strips, leads and fuses of a pack: what they must bear, and what does.
 final class WireChecks {
-    /// More layers than this are better a bus bar (common practice).
+    /// More layers than this are better a busbar (common practice).
     private static final int MOST_LAYERS = 4;
 
     private WireChecks() {}
@@ -51,7 +51,7 @@ final class WireChecks {
                         "≤ " + CheckSheet.amps(allowed),
                         CheckSheet.amps(each),
                         OptionalDouble.of((allowed - each) / allowed),
-                        isBar ? words + "; take copper strip, a bus bar, or more bridges" : words,
+                        isBar ? words + "; use copper strip, a busbar, or more bridges" : words,
                         strip.rule(),
                         allowed,
                         each));
@@ -75,13 +75,13 @@ final class WireChecks {
                 allowed,
                 Math.max(sheet.steadyAmps(), fuse),
                 Verdict.CAUTION,
-                "%s bears %s; the load draws %s for long, and the fuse of %s opens before the wire burns"
+                "%s carries %s; the load draws %s continuously, and the fuse of %s opens before the wire burns"
                         .formatted(
                                 size,
                                 CheckSheet.amps(allowed),
                                 CheckSheet.amps(sheet.steadyAmps()),
                                 PackWires.rating(fuse)),
-                "%s bears %s, too little for a fuse of %s: thicker leads"
+                "%s carries %s, too little for a fuse of %s: use thicker leads"
                         .formatted(size, CheckSheet.amps(allowed), PackWires.rating(fuse)),
                 carries.rule());
         double drop = 2 * lead.ohms(PackWires.WARM_CELSIUS) * sheet.steadyAmps();
@@ -98,7 +98,7 @@ final class WireChecks {
                 share,
                 Verdict.CAUTION,
                 words,
-                words + ": the device stops the sooner; thicker or shorter leads",
+                words + ": the device stops sooner; use thicker or shorter leads",
                 "ρ·L/A of copper (IEC 60028) at 40 °C; 2 %, common practice");
     }
 
@@ -117,7 +117,7 @@ final class WireChecks {
                                         PackWires.rating(fuse),
                                         PackWires.fuseVolts(sheet.option),
                                         Quantity.CURRENT.text(shorted, 0)),
-                        "80 % of a fuse's rating for long, all of it for moments: common practice",
+                        "80 % of a fuse's rating continuously, all of it briefly: common practice",
                         least,
                         fuse));
     }
@@ -195,24 +195,24 @@ final class WireChecks {
                     Check.CONNECTOR,
                     Verdict.ADVICE,
                     "",
-                    "one that bears %s for long and cannot be plugged the wrong way round"
+                    "one rated for %s continuously that cannot be plugged in the wrong way round"
                             .formatted(CheckSheet.amps(sheet.steadyAmps())),
                     CheckSheet.PRACTICE);
             return;
         }
-        double bears = sheet.need.wiring().connectorAmps().getAsDouble();
+        double rated = sheet.need.wiring().connectorAmps().getAsDouble();
         sheet.atMost(
                 Check.CONNECTOR,
                 Quantity.CURRENT,
-                bears,
+                rated,
                 sheet.steadyAmps(),
                 Verdict.CAUTION,
-                "it bears %s; the load draws %s for long"
-                        .formatted(CheckSheet.amps(bears), CheckSheet.amps(sheet.steadyAmps())),
-                "it bears %s, the load draws %s for long: it will melt"
-                        .formatted(CheckSheet.amps(bears), CheckSheet.amps(sheet.steadyAmps())),
+                "rated for %s; the load draws %s continuously"
+                        .formatted(CheckSheet.amps(rated), CheckSheet.amps(sheet.steadyAmps())),
+                "rated for %s, but the load draws %s continuously: it will melt"
+                        .formatted(CheckSheet.amps(rated), CheckSheet.amps(sheet.steadyAmps())),
                 "the connector, as said");
-        if (fuse > bears)
+        if (fuse > rated)
             sheet.said(
                     Check.CONNECTOR,
                     Verdict.ADVICE,

@@ -99,7 +99,7 @@ final class AtHandFields {
                 TypedFields.field("Temperature probe", boardProbe),
                 TypedFields.field("Charge port", boardPort),
                 boardLeads,
-                TypedFields.field("When the load is more than it bears", school));
+                TypedFields.field("When the load exceeds the board's rating", school));
     }
 
     Node blockSection() {

@@ -131,8 +131,7 @@ final class NeedFields extends VBox {
         if (!fields.areUnderstood())
             throw new IllegalArgumentException("A number cannot be read; it is marked.");
         if (high.isBlank())
-            throw new IllegalArgumentException(
-                    "What voltage does the device bear at most? A need begins with it.");
+            throw new IllegalArgumentException("What is the device's max voltage? Enter it first.");
         LoadText drawn = LoadText.read(loads.getText());
         if (!drawn.problems().isEmpty())
             throw new IllegalArgumentException(drawn.problems().get(0));

@@ -131,7 +131,7 @@ final class CanRepairPane extends VBox {
 
     private static String how(CanRepair repair) {
         String inrush =
-                "It reads %s, the bar %s: %s would flow at first; it bears %s."
+                "It reads %s, the busbar %s: %s would flow at first; it can take %s."
                         .formatted(
                                 Quantity.VOLTAGE.text(repair.can().read().orElse(repair.volts())),
                                 Quantity.VOLTAGE.text(repair.volts()),

@@ -25,7 +25,7 @@ public record Board(
     public Board {
         if (series < 1 || !(continuousAmps > 0 && peakAmps >= continuousAmps))
             throw new IllegalArgumentException(
-                    "a board is for 1 group or more and bears above 0 A, at its peak no less, was %dS, %s A and %s A"
+                    "a board is for 1 group or more, its continuous current is above 0 A and its peak at least as high; was %dS, %s A and %s A"
                             .formatted(series, continuousAmps, peakAmps));
         balanceMilliamps.ifPresent(milliamps -> Need.requireAmount("balancing mA", milliamps));
     }

@@ -35,7 +35,7 @@ public record MeanCell(
             throw new IllegalArgumentException("a cell has above 0 and at most 100 Ω, was " + ohms);
         if (!(maxContinuousAmps > 0 && maxPeakAmps >= maxContinuousAmps && maxPeakAmps <= 1000))
             throw new IllegalArgumentException(
-                    "a cell gives above 0 A for long and at least as much for moments, was %s and %s A"
+                    "a cell's continuous current is above 0 A and its peak at least as high; was %s and %s A"
                             .formatted(maxContinuousAmps, maxPeakAmps));
         if (!(grams > 0 && grams <= 100_000))
             throw new IllegalArgumentException("a cell weighs above 0 g, was " + grams);
