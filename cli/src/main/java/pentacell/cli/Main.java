@@ -18,7 +18,7 @@ import picocli.CommandLine.Command;
 @Command(
         name = "pentacell",
         mixinStandardHelpOptions = true,
-        version = "Pentacell 0.1.0",
+        versionProvider = ProgramVersion.class,
         description = "Grades, matches and builds packs from salvaged cells.",
         footer = {
             "",
