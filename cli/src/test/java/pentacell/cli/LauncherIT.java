@@ -22,7 +22,7 @@ final class LauncherIT {
     @ParameterizedTest(name = "pentacell {0}: exit {1}")
     @CsvSource({
         "--help, 0, demo",
-        "--version, 0, Pentacell 0",
+        "--version, 0, Pentacell 0.",
         "match --help, 0, --max-ir-spread",
         "open --help, 0, FILE",
         "nonsense, 2, nonsense",

@@ -124,15 +124,10 @@ final class Eligible {
                         this::irAdmits,
                         Comparator.comparingDouble((Candidate cell) -> -cell.soh().orElse(-1)),
                         cell -> cell.soh());
-        return nearest.isEmpty()
-                ? Optional.empty()
-                : Optional.of(sohInfeasible(nearest.getAsDouble()));
-    }
-
-    private Infeasible sohInfeasible(double nearestShare) {
+        if (nearest.isEmpty()) return Optional.empty();
         // rounded down, so that the value named does admit the cell it is taken from
-        double percent = Math.floor(1000 * nearestShare) / 10;
-        return new Infeasible(new MatchObstacle.StateOfHealth(rules, percent));
+        double percent = Math.floor(1000 * nearest.getAsDouble()) / 10;
+        return no(new MatchObstacle.StateOfHealth(rules, percent));
     }
 
     private Optional<Infeasible> irObstacle() {

@@ -23,7 +23,7 @@ public sealed interface MatchObstacle {
     /// No grouping was found that keeps the locked cells where they are.
     record LocksUnmet() implements MatchObstacle {}
 
-    /// All cells must be used, and there are more than the pack takes.
+    /// Every cell must be used, and there are more than the pack takes.
     ///
     /// @param parallel number in parallel that works
     record CellsLeft(MatchRules rules, int usable, OptionalInt parallel) implements MatchObstacle {}
@@ -53,12 +53,12 @@ public sealed interface MatchObstacle {
     /// @param percent that works, in %
     record StateOfHealth(MatchRules rules, double percent) implements MatchObstacle {}
 
-    /// Too few cells have so low an IR.
+    /// Too few cells keep to the limit of IR.
     ///
     /// @param milliohms that work, in mΩ
     record CellIr(MatchRules rules, double milliohms) implements MatchObstacle {}
 
-    /// No groups have so little spread of IR.
+    /// No groups keep to the limit of IR spread.
     ///
     /// @param milliohms that work, in mΩ; empty when none was found
     record IrSpread(MatchRules rules, OptionalDouble milliohms) implements MatchObstacle {}
@@ -66,12 +66,14 @@ public sealed interface MatchObstacle {
     /// Dealt as they come, cells of a group differ by this, in mΩ.
     record IrSpreadAsTheyCome(double milliohms) implements MatchObstacle {}
 
-    /// No groups have so few models.
+    /// No groups keep to the limit of models.
     ///
     /// @param models that work
     record Models(MatchRules rules, int models) implements MatchObstacle {}
 
-    /// Dealt as they come, a group has cells of so many models.
+    /// Dealt as they come, a group has cells of too many models.
+    ///
+    /// @param models in the group with the most
     record ModelsAsTheyCome(int models) implements MatchObstacle {}
 
     /// No bin of the school's width holds enough cells.
@@ -85,18 +87,18 @@ public sealed interface MatchObstacle {
     record PopulationTooTight(MatchRules rules, double sigmas) implements MatchObstacle {}
 
     /// The pack and its spares take more cells than are usable.
-    record TooFewSpares(MatchRules rules, int wanted, int usable) implements MatchObstacle {
+    record TooFewSpares(MatchRules rules, int spares, int usable) implements MatchObstacle {
         /// How many spares there are cells for.
         int left() {
             return usable - rules.cellsNeeded();
         }
     }
 
-    /// The smallest group holds less than wanted, in mAh.
+    /// The smallest group holds less than its target, in mAh.
     record TargetMissed(double targetMilliampHours, double mostMilliampHours)
             implements MatchObstacle {}
 
-    /// The rule that stands in the way.
+    /// The rule that cannot be kept.
     default Limit limit() {
         return switch (this) {
             case LockedCellUnusable locked -> Limit.LOCKS;

@@ -10,9 +10,9 @@ public sealed interface MatchOutcome {
 
     /// No groups keep to the limits.
     ///
-    /// @param why what stands in the way, and what would work
+    /// @param why the rule that cannot be kept, and what would work
     record Infeasible(MatchObstacle why) implements MatchOutcome {
-        /// The limit that stands in the way.
+        /// The limit that cannot be kept.
         public Limit limit() {
             return why.limit();
         }

@@ -6,19 +6,22 @@ import pentacell.core.pack.MatchRules;
 import pentacell.core.unit.Count;
 import pentacell.core.unit.Quantity;
 
-/// Why cells cannot be matched, or exchanged, in words.
+/// Why cells cannot be matched or swapped, in words.
 public final class MatchWords {
     private MatchWords() {}
 
-    /// What stands in the way, and what would work.
+    /// What cannot be done, and what would work.
     public static String sentence(MatchObstacle obstacle) {
         return switch (obstacle) {
             case MatchObstacle.LockedCellUnusable locked ->
                     "%s is locked to group %d but is not among the usable cells"
                             .formatted(locked.cell(), locked.group() + 1);
             case MatchObstacle.LockedBeyondPack locked ->
-                    "%s is locked to group %d, the pack has %d"
-                            .formatted(locked.cell(), locked.group() + 1, locked.series());
+                    "%s is locked to group %d, but the pack has only %s"
+                            .formatted(
+                                    locked.cell(),
+                                    locked.group() + 1,
+                                    Count.of(locked.series(), "group", "groups"));
             case MatchObstacle.TooManyLocked locked ->
                     "more cells are locked to group %d than the %d it holds"
                             .formatted(locked.group() + 1, locked.size());
@@ -44,13 +47,13 @@ public final class MatchWords {
                             .formatted(left.group() + 1);
             case MatchObstacle.StateOfHealth soh ->
                     tooFew(
-                            "a state of health of at least "
+                            "have a state of health of at least "
                                     + Quantity.PERCENT.text(100 * soh.rules().minSohShare()),
                             soh.rules(),
                             Quantity.PERCENT.text(soh.percent()));
             case MatchObstacle.CellIr ir ->
                     tooFew(
-                            "an IR of at most "
+                            "have an IR of at most "
                                     + Quantity.RESISTANCE.text(
                                             ir.rules().maxMilliohms().orElse(Double.NaN)),
                             ir.rules(),
@@ -60,7 +63,7 @@ public final class MatchWords {
                     "dealt as they come, the IR of the cells in a group differs by up to %s"
                             .formatted(Quantity.RESISTANCE.text(spread.milliohms()));
             case MatchObstacle.Models models ->
-                    "no %s was found with at most %s in a group; %d works"
+                    "no %s was found with at most %s in a group; it works with %d"
                             .formatted(
                                     models.rules().arrangement(),
                                     Count.of(
@@ -78,16 +81,16 @@ public final class MatchWords {
                                     bin.rules().arrangement(),
                                     Quantity.CAPACITY.text(bin.milliampHours()));
             case MatchObstacle.PopulationTooTight population ->
-                    "fewer than the %s that %s takes are within %s σ of the mean; %s σ works"
-                            .formatted(
-                                    cells(population.rules().cellsNeeded()),
-                                    population.rules().arrangement(),
-                                    Quantity.COUNT.number(
-                                            population.rules().policyInUse().figure(), 2),
-                                    Quantity.COUNT.number(population.sigmas(), 2));
+                    tooFew(
+                            "are within %s σ of the mean"
+                                    .formatted(
+                                            Quantity.COUNT.number(
+                                                    population.rules().policyInUse().figure(), 2)),
+                            population.rules(),
+                            Quantity.COUNT.number(population.sigmas(), 2) + " σ");
             case MatchObstacle.TooFewSpares spares -> spares(spares);
             case MatchObstacle.TargetMissed missed ->
-                    "the smallest group holds %s, less than the %s wanted"
+                    "the smallest group holds %s, less than its target of %s"
                             .formatted(
                                     Quantity.CAPACITY.text(missed.mostMilliampHours()),
                                     Quantity.CAPACITY.text(missed.targetMilliampHours()));
@@ -135,18 +138,18 @@ public final class MatchWords {
     }
 
     private static String spares(MatchObstacle.TooFewSpares spares) {
-        return "%s and %s take %s, %s usable; %s"
+        return "%s and %s take %s; %s usable, which leaves %d for spares"
                 .formatted(
                         spares.rules().arrangement(),
-                        Count.of(spares.wanted(), "spare", "spares"),
-                        cells(spares.rules().cellsNeeded() + spares.wanted()),
+                        Count.of(spares.spares(), "spare", "spares"),
+                        cells(spares.rules().cellsNeeded() + spares.spares()),
                         Count.of(spares.usable(), "is", "are"),
-                        Count.of(spares.left(), "spare works", "spares work"));
+                        spares.left());
     }
 
     private static String tooFew(String condition, MatchRules rules, String works) {
-        return "fewer cells than the %d that %s needs have %s; %s works"
-                .formatted(rules.cellsNeeded(), rules.arrangement(), condition, works);
+        return "too few cells %s (%s needs %d); %s works"
+                .formatted(condition, rules.arrangement(), rules.cellsNeeded(), works);
     }
 
     private static String works(MatchRules rules, OptionalInt parallel) {

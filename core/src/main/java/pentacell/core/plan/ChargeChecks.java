@@ -92,30 +92,34 @@ public final class ChargeChecks {
         boolean isRight = fits(charger, option);
         String sentence =
                 isRight
-                        ? "%s fills %dS"
-                                .formatted(CheckSheet.volts(charger.volts()), option.series())
+                        ? "%s fills %dS".formatted(volts(charger.volts()), option.series())
                         : off > 0
-                                ? "a charger of %s overcharges %dS, which is full at %s (15 mV a cell are tolerated): never use it"
+                                ? "a charger of %s overcharges %dS, which is full at %s (15 mV a cell is tolerated): never use it"
                                         .formatted(
-                                                CheckSheet.volts(charger.volts()),
+                                                volts(charger.volts()),
                                                 option.series(),
-                                                CheckSheet.volts(option.fullVolts()))
+                                                volts(option.fullVolts()))
                                 : "a charger of %s does not fill %dS, which is full at %s"
                                         .formatted(
-                                                CheckSheet.volts(charger.volts()),
+                                                volts(charger.volts()),
                                                 option.series(),
-                                                CheckSheet.volts(option.fullVolts()));
+                                                volts(option.fullVolts()));
         sheet.add(
                 new Checked(
                         Check.CHARGER_VOLTS,
                         isRight ? Verdict.FINE : off > 0 ? Verdict.STOP : Verdict.CAUTION,
-                        CheckSheet.volts(option.fullVolts()),
-                        CheckSheet.volts(charger.volts()),
+                        volts(option.fullVolts()),
+                        volts(charger.volts()),
                         OptionalDouble.empty(),
                         sentence,
                         "full voltage of the pack",
                         option.fullVolts(),
                         charger.volts()));
+    }
+
+    /// To 10 mV: a few hundredths of a volt decide.
+    private static String volts(double volts) {
+        return Quantity.VOLTAGE.text(volts, 2);
     }
 
     /// Whether it ends within the tolerance of every cell.

@@ -9,6 +9,7 @@ import pentacell.core.cell.Chemistry;
 import pentacell.core.journal.Origin;
 import pentacell.core.plan.facts.Need;
 import pentacell.core.prove.LoadTest.Cause;
+import pentacell.core.prove.ProveCheck.Fault;
 import pentacell.core.prove.ProvedPack.Tested;
 import pentacell.core.prove.facts.ChargeRun;
 
@@ -90,18 +91,24 @@ public record PackVerdict(Level level, List<ProveCheck> checks) {
 
     private static void groups(Tested tested, List<ProveCheck> checks) {
         List<LoadTest.Group> groups = tested.test().groups();
-        List<Integer> joints = numbers(groups, each -> each.cause() == Cause.HIGH_RESISTANCE);
-        List<Integer> low = numbers(groups, each -> each.cause() == Cause.STARTED_LOW);
-        List<Integer> either = numbers(groups, LoadTest.Group::orStartedLow);
-        if (!joints.isEmpty()) checks.add(new ProveCheck.HighResistance(joints));
-        if (!low.isEmpty()) checks.add(new ProveCheck.StartedLow(low));
-        if (!either.isEmpty()) checks.add(new ProveCheck.MayHaveStartedLow(either));
+        for (Fault fault : Fault.values()) {
+            List<Integer> faulty = numbers(groups, each -> has(each, fault));
+            if (!faulty.isEmpty()) checks.add(new ProveCheck.FaultyGroups(fault, faulty));
+        }
         tested.shortfall()
                 .filter(shortfall -> !groups.get(shortfall.group()).orStartedLow())
                 .ifPresent(shortfall ->
                         checks.add(
                                 new ProveCheck.WeakestGroup(
                                         shortfall.group() + 1, shortfall.lostAmpHours())));
+    }
+
+    private static boolean has(LoadTest.Group group, Fault fault) {
+        return switch (fault) {
+            case HIGH_RESISTANCE -> group.cause() == Cause.HIGH_RESISTANCE;
+            case STARTED_LOW -> group.cause() == Cause.STARTED_LOW;
+            case MAY_HAVE_STARTED_LOW -> group.orStartedLow();
+        };
     }
 
     private static List<Integer> numbers(
@@ -120,7 +127,7 @@ public record PackVerdict(Level level, List<ProveCheck> checks) {
         run.volts().ifPresent(volts -> checks.add(new ProveCheck.Charger(volts, limit, tolerance)));
     }
 
-    /// What stands in the way, or limits; all that was looked at when nothing does.
+    /// The checks that decided the level: all of them when the pack is fit.
     public List<ProveCheck> reasons() {
         return checks.stream().filter(each -> each.level() == level).toList();
     }

@@ -8,7 +8,7 @@ import pentacell.core.prove.PackVerdict.Level;
 ///
 /// Groups are counted from 1.
 public sealed interface ProveCheck {
-    /// Whether it stands in the way of use, or limits it.
+    /// Whether it rules out or limits the use of the pack.
     Level level();
 
     /// Why nothing is known yet of what a pack gives.
@@ -51,47 +51,33 @@ public sealed interface ProveCheck {
         }
     }
 
-    /// Hours at the steady load down to where the device trips, and hours wanted.
-    record Hours(double hours, double lowTripVolts, double wantedHours) implements ProveCheck {
+    /// Hours at the steady load down to where the device trips, and hours needed.
+    record Hours(double hours, double lowTripVolts, double neededHours) implements ProveCheck {
         @Override
         public Level level() {
-            return hours >= wantedHours ? Level.FIT : Level.LIMITS;
+            return hours >= neededHours ? Level.FIT : Level.LIMITS;
         }
     }
 
-    /// Groups that drop more under load than their cells explain.
-    record HighResistance(List<Integer> groups) implements ProveCheck {
-        public HighResistance {
+    /// What a load test shows of groups.
+    enum Fault {
+        /// They drop more under load than their cells explain.
+        HIGH_RESISTANCE,
+        /// They were not as full as the others at the start.
+        STARTED_LOW,
+        /// They hold less, or only started low: the test does not show which.
+        MAY_HAVE_STARTED_LOW
+    }
+
+    /// Groups that the load test shows a fault of, one or more.
+    record FaultyGroups(Fault fault, List<Integer> groups) implements ProveCheck {
+        public FaultyGroups {
             groups = List.copyOf(groups);
         }
 
         @Override
         public Level level() {
-            return Level.NOT_YET;
-        }
-    }
-
-    /// Groups that were not as full as the others at the start.
-    record StartedLow(List<Integer> groups) implements ProveCheck {
-        public StartedLow {
-            groups = List.copyOf(groups);
-        }
-
-        @Override
-        public Level level() {
-            return Level.LIMITS;
-        }
-    }
-
-    /// Groups that hold less, or only started low: the test does not show which.
-    record MayHaveStartedLow(List<Integer> groups) implements ProveCheck {
-        public MayHaveStartedLow {
-            groups = List.copyOf(groups);
-        }
-
-        @Override
-        public Level level() {
-            return Level.LIMITS;
+            return fault == Fault.HIGH_RESISTANCE ? Level.NOT_YET : Level.LIMITS;
         }
     }
 

@@ -23,9 +23,12 @@ public final class ProveWords {
             case ProveCheck.Untested none -> "Load test";
             case ProveCheck.Capacity capacity -> "Capacity";
             case ProveCheck.Hours hours -> "Hours";
-            case ProveCheck.HighResistance high -> "Resistance";
-            case ProveCheck.StartedLow low -> "Balance";
-            case ProveCheck.MayHaveStartedLow low -> "Charge";
+            case ProveCheck.FaultyGroups faulty ->
+                    switch (faulty.fault()) {
+                        case HIGH_RESISTANCE -> "Resistance";
+                        case STARTED_LOW -> "Balance";
+                        case MAY_HAVE_STARTED_LOW -> "Charge";
+                    };
             case ProveCheck.WeakestGroup weakest -> "Weakest group";
             case ProveCheck.RestSpread spread -> "At rest, empty";
             case ProveCheck.Heat heat -> "Heat";
@@ -51,16 +54,8 @@ public final class ProveWords {
                             .formatted(
                                     Quantity.HOURS.text(hours.hours()),
                                     Quantity.VOLTAGE.text(hours.lowTripVolts(), 1),
-                                    Quantity.HOURS.text(hours.wantedHours()));
-            case ProveCheck.HighResistance high ->
-                    "higher resistance in %s: look at the joints there first"
-                            .formatted(Sentence.within(Count.groups(high.groups())));
-            case ProveCheck.StartedLow low ->
-                    "%s started low: balance, then test again"
-                            .formatted(Sentence.within(Count.groups(low.groups())));
-            case ProveCheck.MayHaveStartedLow low ->
-                    "%s may only have started low: charge on its own first, then test again before you swap cells"
-                            .formatted(Sentence.within(Count.groups(low.groups())));
+                                    Quantity.HOURS.text(hours.neededHours()));
+            case ProveCheck.FaultyGroups faulty -> faulty(faulty);
             case ProveCheck.WeakestGroup weakest ->
                     "group %d costs %s; see Load test for what to swap"
                             .formatted(
@@ -86,6 +81,18 @@ public final class ProveWords {
             case UNKNOWN_ORIGIN ->
                     "only tests of an older version, which did not note whether the board was real"
                             + todo;
+        };
+    }
+
+    private static String faulty(ProveCheck.FaultyGroups faulty) {
+        String groups = Sentence.within(Count.groups(faulty.groups()));
+        return switch (faulty.fault()) {
+            case HIGH_RESISTANCE ->
+                    "higher resistance in %s: look at the joints there first".formatted(groups);
+            case STARTED_LOW -> groups + " started low: balance, then test again";
+            case MAY_HAVE_STARTED_LOW ->
+                    "%s may only have started low: charge %s alone and test again before you swap cells"
+                            .formatted(groups, faulty.groups().size() == 1 ? "it" : "each");
         };
     }
 

@@ -40,7 +40,7 @@ final class MatchWordsTest {
                         new MatchObstacle.LockedBeyondPack(cell, 7, 7),
                         Limit.LOCKS,
                         NONE,
-                        "TH-17 is locked to group 8, the pack has 7"),
+                        "TH-17 is locked to group 8, but the pack has only 7 groups"),
                 Arguments.of(
                         new MatchObstacle.TooManyLocked(0, 5),
                         Limit.LOCKS,
@@ -80,12 +80,12 @@ final class MatchWordsTest {
                         new MatchObstacle.StateOfHealth(RULES, 76.5),
                         Limit.MIN_SOH,
                         OptionalDouble.of(76.5),
-                        "fewer cells than the 35 that 7S5P needs have a state of health of at least 80.0 %; 76.5 % works"),
+                        "too few cells have a state of health of at least 80.0 % (7S5P needs 35); 76.5 % works"),
                 Arguments.of(
                         new MatchObstacle.CellIr(RULES, 63.2),
                         Limit.MAX_IR,
                         OptionalDouble.of(63.2),
-                        "fewer cells than the 35 that 7S5P needs have an IR of at most 60.0 mΩ; 63.2 mΩ works"),
+                        "too few cells have an IR of at most 60.0 mΩ (7S5P needs 35); 63.2 mΩ works"),
                 Arguments.of(
                         new MatchObstacle.IrSpread(RULES, OptionalDouble.of(4.5)),
                         Limit.MAX_IR_SPREAD,
@@ -105,7 +105,7 @@ final class MatchWordsTest {
                         new MatchObstacle.Models(RULES, 3),
                         Limit.MAX_MODELS,
                         OptionalDouble.of(3),
-                        "no 7S5P was found with at most 1 model in a group; 3 works"),
+                        "no 7S5P was found with at most 1 model in a group; it works with 3"),
                 Arguments.of(
                         new MatchObstacle.ModelsAsTheyCome(3),
                         Limit.MAX_MODELS,
@@ -121,17 +121,17 @@ final class MatchWordsTest {
                                 of(MatchSchool.TIGHT_POPULATION, 0.3), 0.85),
                         Limit.SCHOOL,
                         OptionalDouble.of(0.85),
-                        "fewer than the 35 cells that 7S5P takes are within 0.30 σ of the mean; 0.85 σ works"),
+                        "too few cells are within 0.30 σ of the mean (7S5P needs 35); 0.85 σ works"),
                 Arguments.of(
                         new MatchObstacle.TooFewSpares(RULES, 3, 37),
                         Limit.SPARES,
                         OptionalDouble.of(2),
-                        "7S5P and 3 spares take 38 cells, 37 are usable; 2 spares work"),
+                        "7S5P and 3 spares take 38 cells; 37 are usable, which leaves 2 for spares"),
                 Arguments.of(
                         new MatchObstacle.TargetMissed(11_000, 10_500.6),
                         Limit.TARGET,
                         OptionalDouble.of(10_500),
-                        "the smallest group holds 10501 mAh, less than the 11000 mAh wanted"));
+                        "the smallest group holds 10501 mAh, less than its target of 11000 mAh"));
     }
 
     private static MatchRules of(MatchSchool school, double figure) {

@@ -105,10 +105,15 @@ final class PackVerdictTest {
         List<ProveCheck> ofGroups =
                 PackVerdict.of(proved).checks().stream()
                         .filter(each ->
-                                each instanceof ProveCheck.MayHaveStartedLow
+                                each instanceof ProveCheck.FaultyGroups
                                         || each instanceof ProveCheck.WeakestGroup)
                         .toList();
-        assertEquals(1, ofGroups.size());
-        assertEquals(orStartedLow, ofGroups.getFirst() instanceof ProveCheck.MayHaveStartedLow);
+        assertEquals(
+                List.of(
+                        orStartedLow
+                                ? new ProveCheck.FaultyGroups(
+                                        ProveCheck.Fault.MAY_HAVE_STARTED_LOW, List.of(2))
+                                : new ProveCheck.WeakestGroup(2, 2)),
+                ofGroups);
     }
 }

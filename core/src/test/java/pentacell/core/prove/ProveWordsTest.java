@@ -10,6 +10,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import pentacell.core.build.facts.Spot;
 import pentacell.core.cell.CellId;
 import pentacell.core.prove.PackVerdict.Level;
+import pentacell.core.prove.ProveCheck.Fault;
 import pentacell.core.prove.ProveCheck.Missing;
 import pentacell.core.prove.facts.BarReading;
 
@@ -68,20 +69,25 @@ final class ProveWordsTest {
                         "Hours",
                         "3.9 h at the steady load, down to the device's 21.0 V; 4.0 h are needed"),
                 Arguments.of(
-                        new ProveCheck.HighResistance(List.of(2, 5)),
+                        new ProveCheck.FaultyGroups(Fault.HIGH_RESISTANCE, List.of(2, 5)),
                         Level.NOT_YET,
                         "Resistance",
                         "higher resistance in groups 2 and 5: look at the joints there first"),
                 Arguments.of(
-                        new ProveCheck.StartedLow(List.of(3)),
+                        new ProveCheck.FaultyGroups(Fault.STARTED_LOW, List.of(3)),
                         Level.LIMITS,
                         "Balance",
                         "group 3 started low: balance, then test again"),
                 Arguments.of(
-                        new ProveCheck.MayHaveStartedLow(List.of(1)),
+                        new ProveCheck.FaultyGroups(Fault.MAY_HAVE_STARTED_LOW, List.of(1)),
                         Level.LIMITS,
                         "Charge",
-                        "group 1 may only have started low: charge on its own first, then test again before you swap cells"),
+                        "group 1 may only have started low: charge it alone and test again before you swap cells"),
+                Arguments.of(
+                        new ProveCheck.FaultyGroups(Fault.MAY_HAVE_STARTED_LOW, List.of(1, 3)),
+                        Level.LIMITS,
+                        "Charge",
+                        "groups 1 and 3 may only have started low: charge each alone and test again before you swap cells"),
                 Arguments.of(
                         new ProveCheck.WeakestGroup(4, 1.25),
                         Level.LIMITS,
